@@ -2,8 +2,8 @@ package entaxis.bench;
 
 import com.alibaba.druid.DbType;
 import com.alibaba.druid.sql.SQLUtils;
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.targets.Target;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;

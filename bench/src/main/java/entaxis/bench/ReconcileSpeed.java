@@ -1,6 +1,5 @@
 package entaxis.bench;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
@@ -11,6 +10,7 @@ import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 
 /**
  * How fast two schemas are compared, with one table in 25 changed and one in 250 renamed; renames found, decisions

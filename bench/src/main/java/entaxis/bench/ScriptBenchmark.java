@@ -2,11 +2,11 @@ package entaxis.bench;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

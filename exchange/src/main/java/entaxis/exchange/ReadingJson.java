@@ -1,10 +1,10 @@
 package entaxis.exchange;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramHead;

@@ -1,6 +1,7 @@
 package entaxis.core.change;
 
-import entaxis.core.design.Attribute;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
 
@@ -25,10 +26,10 @@ public sealed interface AttributeAspect {
     record CheckAs(String name, Optional<String> condition) implements AttributeAspect { }
 
     /** How the engine numbers it. */
-    record Numbered(Attribute.Identity identity) implements AttributeAspect { }
+    record Numbered(Identity identity) implements AttributeAspect { }
 
     /** How the engine numbers it, and with which numbers. */
-    record Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) implements AttributeAspect { }
+    record Numbers(Identity identity, Optional<Numbering> numbering) implements AttributeAspect { }
 
     /** The expression that it is always computed from, or none. */
     record Generated(Optional<String> expression) implements AttributeAspect { }

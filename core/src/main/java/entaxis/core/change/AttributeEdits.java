@@ -15,6 +15,8 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SqlName;
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.IntegerType;
@@ -92,8 +94,8 @@ final class AttributeEdits {
             case AttributeAspect.Check(Optional<String> condition) -> now.withCheck(condition);
             case AttributeAspect.CheckAs(String name, Optional<String> condition) ->
                     now.withCheck(condition, name.strip());
-            case AttributeAspect.Numbered(Attribute.Identity identity) -> now.numbered(identity);
-            case AttributeAspect.Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) ->
+            case AttributeAspect.Numbered(Identity identity) -> now.numbered(identity);
+            case AttributeAspect.Numbers(Identity identity, Optional<Numbering> numbering) ->
                     now.numbered(identity, numbering);
             case AttributeAspect.Generated(Optional<String> expression) -> now.computed(expression);
             case AttributeAspect.Meaning(String words) -> now.meaning(words.strip());
@@ -199,7 +201,7 @@ final class AttributeEdits {
         if (meaning.isPresent()) {
             return Optional.of(new Problem("meaning", meaning.get()));
         }
-        boolean numbered = attribute.identity() != Attribute.Identity.NONE;
+        boolean numbered = attribute.identity() != Identity.NONE;
         if (numbered && !(attribute.type() instanceof IntegerType)) {
             return Optional.of(new Problem("type", "“" + attribute.name()
                     + "” is numbered by the engine, so its type is a whole number: smallint, integer or bigint."));

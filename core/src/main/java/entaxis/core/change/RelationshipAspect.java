@@ -2,8 +2,8 @@ package entaxis.core.change;
 
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Side;
+import entaxis.core.schema.ReferentialAction;
 
 /** One thing about a relationship that can be changed by itself. */
 public sealed interface RelationshipAspect {

@@ -22,6 +22,7 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,7 +56,7 @@ final class ResolveEdits {
         Entity entity = switch (edit.key()) {
             case PARENTS -> new Entity(edit.entity(), name, "", Optional.empty(), members, parents, List.of());
             case OWN -> {
-                members.addFirst(number.numbered(Attribute.Identity.BY_DEFAULT));
+                members.addFirst(number.numbered(Identity.BY_DEFAULT));
                 yield new Entity(edit.entity(), name, "", Optional.empty(), members, List.of(new OwnPart(number.id())),
                         List.of(new AlternateKey(1, parents)));
             }

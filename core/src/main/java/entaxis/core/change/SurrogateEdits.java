@@ -12,6 +12,7 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPaths;
 import entaxis.core.design.Member;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +37,7 @@ final class SurrogateEdits {
                     + "” is a kind and shares the key of its general entity. Give that one a generated key.");
         }
         Attribute id = Attribute.of(edit.attribute(), edit.name().strip(), SqlType.integer()).required(true)
-                .numbered(Attribute.Identity.BY_DEFAULT).meaning("number without meaning");
+                .numbered(Identity.BY_DEFAULT).meaning("number without meaning");
         Optional<Problem> fault = AttributeEdits.fault(design, entity.id(), id);
         if (fault.isPresent()) {
             return new EditStep(design, List.of(fault.get()));
@@ -94,6 +95,6 @@ final class SurrogateEdits {
     private static boolean generated(Entity entity) {
         return entity.primaryKey().size() == 1
                 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId attribute)
-                && entity.attribute(attribute).map(own -> own.identity() != Attribute.Identity.NONE).orElse(false);
+                && entity.attribute(attribute).map(own -> own.identity() != Identity.NONE).orElse(false);
     }
 }

@@ -3,12 +3,17 @@ package entaxis.core.derive;
 import entaxis.core.design.Design;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.SequencedMap;
 
@@ -17,18 +22,21 @@ public final class Derivation {
     private final Design source;
     private final CategoryMapper folding;
     private final Schema schema;
-    private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
+    private final SequencedMap<OwnerId, DerivedTable> tables = new LinkedHashMap<>();
+    private final Map<QualifiedName, DerivedTable> byName;
     private final Optional<Derivation> asStated;
     private final PreviousTables made;
 
     private Derivation(Design source, CategoryMapper folding, PreviousTables made, Schema schema,
-            Optional<Derivation> asStated) {
+            Collection<DerivedTable> tables, Optional<Derivation> asStated) {
         this.made = made;
         this.source = source;
         this.folding = folding;
         this.schema = schema;
         this.asStated = asStated;
-        schema.tables().forEach(table -> this.tables.put(table.origin().orElseThrow(), table));
+        tables.forEach(table -> this.tables.put(table.element(), table));
+        this.byName = HashMap.newHashMap(tables.size());
+        tables.forEach(table -> byName.put(table.table().qualifiedName(), table));
     }
 
     /** Derives the schema. A pure function of the design; runs in time linear in the columns that result. */
@@ -42,7 +50,8 @@ public final class Derivation {
      */
     public static Derivation after(Derivation before, Design design) {
         return before.source.tablesAsIn(design)
-                ? new Derivation(design, before.folding.over(design), before.made, before.schema, before.asStated)
+                ? new Derivation(design, before.folding.over(design), before.made, before.schema,
+                        before.tables.values(), before.asStated)
                 : make(design, Optional.of(before));
     }
 
@@ -58,15 +67,14 @@ public final class Derivation {
             Optional<Derivation> asStated) {
         Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design()))
                 .orElseGet(() -> PreviousTables.none(folding.design())));
-        Schema fresh = deriver.schema();
-        List<Table> tables = new ArrayList<>();
-        for (Table table : fresh.tables()) {
-            Optional<Table> old =
-                    before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
+        List<DerivedTable> tables = new ArrayList<>();
+        for (DerivedTable table : deriver.tables()) {
+            Optional<DerivedTable> old =
+                    before.flatMap(earlier -> earlier.derived(table.element())).filter(table::equals);
             tables.add(old.orElse(table));
         }
         return new Derivation(source, folding, deriver.made(),
-                new Schema(fresh.types(), fresh.sequences(), tables, fresh.programs()), asStated);
+                deriver.schema(tables.stream().map(DerivedTable::table).toList()), tables, asStated);
     }
 
     /** All types and tables, those of entities first. */
@@ -97,11 +105,30 @@ public final class Derivation {
      * tables.
      */
     public Optional<Table> table(OwnerId owner) {
+        return derived(owner).map(DerivedTable::table);
+    }
+
+    /** The table of an entity or many-to-many, with what its parts come from. */
+    public Optional<DerivedTable> derived(OwnerId owner) {
         return Optional.ofNullable(tables.get(owner));
     }
 
-    /** The tables by what they come from. */
-    public Map<OwnerId, Table> tables() {
-        return tables;
+    /**
+     * What a table of {@link #schema()} and its parts come from.
+     *
+     * @throws NoSuchElementException if it has no table of that name
+     */
+    public DerivedTable derived(QualifiedName table) {
+        return find(table).orElseThrow(() -> new NoSuchElementException("nothing was derived as " + table.label()));
+    }
+
+    /** The table of a name, with what it and its parts come from; nothing if there is none. */
+    public Optional<DerivedTable> find(QualifiedName table) {
+        return Optional.ofNullable(byName.get(table));
+    }
+
+    /** The tables by what they come from, those of entities first. */
+    public SequencedMap<OwnerId, DerivedTable> tables() {
+        return Collections.unmodifiableSequencedMap(tables);
     }
 }

@@ -2,7 +2,6 @@ package entaxis.core.derive;
 
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Entity;
@@ -37,6 +36,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.UniqueKey;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -56,7 +56,7 @@ final class Deriver {
     private final Design design;
     private final Map<EntityId, List<Relationship>> asChild = new HashMap<>();
     private final Map<OwnerId, String> names = new LinkedHashMap<>();
-    private final Map<OwnerId, List<Column>> keys = new HashMap<>();
+    private final Map<OwnerId, List<DerivedColumn>> keys = new HashMap<>();
     private final Map<EntityId, TableDraft> drafts = new HashMap<>();
     private final ConstraintNames constraints = new ConstraintNames();
     private final Map<EntityId, List<Exclusion>> exclusions = new HashMap<>();
@@ -75,8 +75,8 @@ final class Deriver {
         this.naming = design.facts().names();
     }
 
-    Schema schema() {
-        List<Table> tables = tables();
+    /** Some tables with everything that stands beside them, named after them. */
+    Schema schema(List<Table> tables) {
         List<Sequence> sequences = new ArrayList<>();
         List<Program> programs = new ArrayList<>();
         for (OpaqueObject carried : design.carried()) {
@@ -96,27 +96,28 @@ final class Deriver {
         return new PreviousTables(ownColumns, made);
     }
 
-    private List<Table> tables() {
+    /** The tables, those of entities first; to be asked once. */
+    List<DerivedTable> tables() {
         design.relationships().forEach(relationship -> relationship.childEntity()
                 .ifPresent(child -> asChild.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship)));
         design.exclusions().forEach(
                 exclusion -> exclusions.computeIfAbsent(exclusion.child(), any -> new ArrayList<>()).add(exclusion));
         nameTables();
         design.entities().forEach(this::settleKey);
-        List<Table> tables = new ArrayList<>();
+        List<DerivedTable> tables = new ArrayList<>();
         for (Entity entity : design.entities()) {
             List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
-            TableInputs origin = new TableInputs(entity, names.get(entity.id()), references,
+            TableInputs inputs = new TableInputs(entity, names.get(entity.id()), references,
                     exclusions.getOrDefault(entity.id(), List.of()),
                     references.stream().map(relationship -> parentKey(relationship.parentEntity().orElseThrow()))
                             .toList());
-            tables.add(cached(entity.id(), origin, () -> entityTable(entity)));
+            tables.add(cached(entity.id(), inputs, () -> entityTable(entity)));
         }
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
-                TableInputs origin = new TableInputs(relationship, names.get(relationship.id()), List.of(), List.of(),
+                TableInputs inputs = new TableInputs(relationship, names.get(relationship.id()), List.of(), List.of(),
                         List.of(parentKey(relationship.first().entity()), parentKey(relationship.second().entity())));
-                tables.add(cached(relationship.id(), origin, () -> bridge(relationship)));
+                tables.add(cached(relationship.id(), inputs, () -> bridge(relationship)));
             }
         }
         return tables;
@@ -130,11 +131,11 @@ final class Deriver {
      * The table as it was made before if it follows from the same and its constraints can be called as they were; else
      * made now.
      */
-    private Table cached(OwnerId owner, TableInputs origin, Supplier<Table> make) {
+    private DerivedTable cached(OwnerId owner, TableInputs inputs, Supplier<DerivedTable> make) {
         Optional<CachedTable> old = earlier.made(owner)
-                .filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
+                .filter(before -> before.inputs().sameAs(inputs) && constraints.again(before.constraints()));
         CachedTable now = old.orElseGet(
-                () -> new CachedTable(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
+                () -> new CachedTable(inputs, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
         made.put(owner, now);
         return now.table();
     }
@@ -172,7 +173,7 @@ final class Deriver {
             }
             open.removeLast();
             if (!keys.containsKey(entity.id())) {
-                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin()))
+                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.inputs()))
                         .map(CachedTable::key).orElseGet(() -> draft(entity).keyColumns()));
             }
         }
@@ -220,7 +221,7 @@ final class Deriver {
         return draft;
     }
 
-    private Table entityTable(Entity entity) {
+    private DerivedTable entityTable(Entity entity) {
         String table = names.get(entity.id());
         TableDraft draft = draft(entity);
         List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
@@ -238,13 +239,12 @@ final class Deriver {
         Optional<PrimaryKey> key = primaryKey(table, draft);
         List<UniqueKey> uniques = new ArrayList<>();
         for (AlternateKey alternate : entity.alternateKeys()) {
-            List<String> columns =
-                    alternate.parts().stream().flatMap(part -> draft.columns(part).stream()).map(Column::name).toList();
+            List<String> columns = alternate.parts().stream().flatMap(part -> draft.names(part).stream()).toList();
             addUnique(uniques, columns,
                     named(naming.template(Template.UNIQUE), table, Integer.toString(alternate.number())), draft.key());
         }
         references.stream().filter(Relationship::oneToOne).forEach(relationship ->
-        addUnique(uniques, draft.columns(new InheritedPart(relationship.id())).stream().map(Column::name).toList(),
+        addUnique(uniques, draft.names(new InheritedPart(relationship.id())),
                 named(naming.template(Template.UNIQUE), table, naming.bare(parentTable(relationship))), draft.key()));
         List<CheckRule> checks = new ArrayList<>(checks(table, entity.attributes()));
         Map<String, String> columnNames = entity.checks().isEmpty() ? Map.of() : columnNames(entity.attributes());
@@ -256,11 +256,18 @@ final class Deriver {
         exclusions.getOrDefault(entity.id(), List.of()).stream()
                 .flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
                 .forEach(checks::add);
-        List<ForeignKey> foreignKeys = references.stream()
-                .flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
-                draft.columns(new InheritedPart(relationship.id()))).stream()).toList();
-        return Table.of(table).from(entity.id()).withColumns(draft.all()).withKeys(key, uniques).withChecks(checks)
+        List<RelationshipId> relationships = new ArrayList<>();
+        List<ForeignKey> foreignKeys = new ArrayList<>();
+        for (Relationship relationship : references) {
+            foreignKey(table, relationship, relationship.parent().orElseThrow(),
+                    draft.columns(new InheritedPart(relationship.id()))).ifPresent(made -> {
+                        foreignKeys.add(made);
+                        relationships.add(relationship.id());
+                    });
+        }
+        Table derived = Table.of(table).withColumns(draft.columns()).withKeys(key, uniques).withChecks(checks)
                 .referring(foreignKeys).withIndexes(indexes(table, entity, draft)).withComment(entity.meaning());
+        return new DerivedTable(entity.id(), derived, draft.all(), relationships);
     }
 
     private Optional<PrimaryKey> primaryKey(String table, TableDraft draft) {
@@ -319,13 +326,13 @@ final class Deriver {
         }
     }
 
-    private Table bridge(Relationship relationship) {
+    private DerivedTable bridge(Relationship relationship) {
         String table = names.get(relationship.id());
         TableDraft draft = new TableDraft();
         relationship.attributes().forEach(attribute -> draft.claim(ownColumns.of(attribute).name()));
         List<ForeignKey> foreignKeys = new ArrayList<>();
         for (Side side : Side.values()) {
-            List<Column> columns = migrated(draft, relationship, side, true);
+            List<DerivedColumn> columns = migrated(draft, relationship, side, true);
             draft.addKey(new InheritedPart(relationship.id()), columns);
             foreignKey(table, relationship, side, columns).ifPresent(foreignKeys::add);
         }
@@ -335,29 +342,30 @@ final class Deriver {
         String comment =
                 design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
                 + design.entities().get(relationship.second().entity()).name();
-        return Table.of(table).from(relationship.id()).withColumns(draft.all()).withPrimaryKey(key)
+        Table derived = Table.of(table).withColumns(draft.columns()).withPrimaryKey(key)
                 .withChecks(checks(table, relationship.attributes())).referring(foreignKeys).withComment(comment);
+        return new DerivedTable(relationship.id(), derived, draft.all(),
+                Collections.nCopies(foreignKeys.size(), relationship.id()));
     }
 
     /**
      * The columns that a parent's key becomes in a child: same types, without identity or default (common practice),
      * under names of their own.
      */
-    private List<Column> migrated(TableDraft child, Relationship relationship, Side parent, boolean required) {
+    private List<DerivedColumn> migrated(TableDraft child, Relationship relationship, Side parent, boolean required) {
         EntityId parentEntity = relationship.end(parent).entity();
-        List<Column> columns = new ArrayList<>();
-        for (Column key : keys.get(parentEntity)) {
-            ColumnPath path = key.origin().orElseThrow();
-            String name = child.claim(
-                    ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
-            columns.add(Column.of(name, key.type()).from(path.over(relationship.id(), parent))
-                    .withRequired(required));
+        List<DerivedColumn> columns = new ArrayList<>();
+        for (DerivedColumn key : keys.get(parentEntity)) {
+            String name = child.claim(ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity),
+                    key.name(), key.path()));
+            columns.add(new DerivedColumn(key.path().over(relationship.id(), parent),
+                    Column.of(name, key.column().type()).withRequired(required)));
         }
         return columns;
     }
 
     private Optional<ForeignKey> foreignKey(String table, Relationship relationship, Side parent,
-            List<Column> columns) {
+            List<DerivedColumn> columns) {
         if (columns.isEmpty()) {
             return Optional.empty();
         }
@@ -365,9 +373,10 @@ final class Deriver {
         String role = naming.written(relationship.end(parent).role());
         String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY),
                 Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
-        return Optional.of(ForeignKey.of(name, columns.stream().map(Column::name).toList(),
-                QualifiedName.of(names.get(parentEntity)), keys.get(parentEntity).stream().map(Column::name).toList())
-                .from(relationship.id()).withActions(relationship.onDelete(), relationship.onUpdate()));
+        List<String> parentKey = keys.get(parentEntity).stream().map(DerivedColumn::name).toList();
+        return Optional.of(ForeignKey.of(name, columns.stream().map(DerivedColumn::name).toList(),
+                QualifiedName.of(names.get(parentEntity)), parentKey)
+                .withActions(relationship.onDelete(), relationship.onUpdate()));
     }
 
     private void addUnique(List<UniqueKey> uniques, List<String> columns, String name, List<String> primaryKey) {

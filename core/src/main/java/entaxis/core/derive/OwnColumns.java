@@ -6,6 +6,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Naming;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
 import java.util.IdentityHashMap;
@@ -20,11 +21,11 @@ import java.util.concurrent.ConcurrentHashMap;
 final class OwnColumns {
     private final Design design;
     private final Naming naming;
-    private final Map<Attribute, Column> earlier;
+    private final Map<Attribute, DerivedColumn> earlier;
     private final Map<String, String> tables;
-    private final Map<Attribute, Column> known = new IdentityHashMap<>();
+    private final Map<Attribute, DerivedColumn> known = new IdentityHashMap<>();
 
-    private OwnColumns(Design design, Map<Attribute, Column> earlier, Map<String, String> tables) {
+    private OwnColumns(Design design, Map<Attribute, DerivedColumn> earlier, Map<String, String> tables) {
         this.tables = tables;
         this.design = design;
         this.naming = design.facts().names();
@@ -52,24 +53,23 @@ final class OwnColumns {
     }
 
     /** The column of an attribute as the attribute states it. */
-    Column of(Attribute attribute) {
+    DerivedColumn of(Attribute attribute) {
         return known.computeIfAbsent(attribute,
                 any -> Optional.ofNullable(earlier.get(attribute)).orElseGet(() -> made(attribute)));
     }
 
     /** The column of an attribute where it must have a value. */
-    Column required(Attribute attribute) {
-        Column column = of(attribute);
-        return column.required() ? column : column.withRequired(true);
+    DerivedColumn required(Attribute attribute) {
+        return of(attribute).required();
     }
 
-    private Column made(Attribute attribute) {
-        return Column.of(naming.column(attribute.name()), type(attribute.type()))
-                .from(ColumnPath.own(attribute.id()))
-                .withRequired(attribute.required() || attribute.identity() != Attribute.Identity.NONE)
+    private DerivedColumn made(Attribute attribute) {
+        Column column = Column.of(naming.column(attribute.name()), type(attribute.type()))
+                .withRequired(attribute.required() || attribute.identity() != Identity.NONE)
                 .withDefault(attribute.defaultValue().map(Expression::of))
                 .withIdentity(attribute.identity(), attribute.numbering())
                 .withGenerated(attribute.generated().map(Expression::of)).withComment(attribute.meaning());
+        return new DerivedColumn(ColumnPath.own(attribute.id()), column);
     }
 
     private SqlType type(SqlType type) {

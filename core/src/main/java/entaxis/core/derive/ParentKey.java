@@ -1,7 +1,6 @@
 package entaxis.core.derive;
 
-import entaxis.core.schema.Column;
 import java.util.List;
 
 /** What a table takes from a parent: its names and its key. */
-record ParentKey(String entity, String table, List<Column> columns) { }
+record ParentKey(String entity, String table, List<DerivedColumn> columns) { }

@@ -188,7 +188,7 @@ final class SingleTableMapping {
                 Map<ColumnPath, String> all = new HashMap<>(whole.values());
                 row.values().forEach((path, value) -> {
                     boolean ofKey = path.migrated() && path.hops().getFirst().relationship().equals(kindOf);
-                    all.put(ofKey ? new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()) : path,
+                    all.put(ofKey ? path.inParent() : path,
                             value);
                 });
                 all.put(ColumnPath

@@ -8,15 +8,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A table that is being built: key columns first, then the others, each found by the part of the design that it
  * stands for.
  */
 final class TableDraft {
-    private final List<Column> key = new ArrayList<>();
-    private final List<Column> others = new ArrayList<>();
-    private final Map<KeyPart, List<Column>> byPart = new HashMap<>();
+    private final List<DerivedColumn> key = new ArrayList<>();
+    private final List<DerivedColumn> others = new ArrayList<>();
+    private final Map<KeyPart, List<DerivedColumn>> byPart = new HashMap<>();
     private final Set<String> names = new HashSet<>();
 
     /** Takes a column name that is still free, made of the wanted one. */
@@ -31,30 +32,40 @@ final class TableDraft {
                 .orElseGet(() -> ProposedNames.free(wanted.getFirst(), names));
     }
 
-    void addKey(KeyPart part, List<Column> columns) {
+    void addKey(KeyPart part, List<DerivedColumn> columns) {
         key.addAll(columns);
         byPart.computeIfAbsent(part, any -> new ArrayList<>()).addAll(columns);
     }
 
-    void add(KeyPart part, List<Column> columns) {
+    void add(KeyPart part, List<DerivedColumn> columns) {
         others.addAll(columns);
         byPart.computeIfAbsent(part, any -> new ArrayList<>()).addAll(columns);
     }
 
-    List<Column> columns(KeyPart part) {
+    List<DerivedColumn> columns(KeyPart part) {
         return byPart.getOrDefault(part, List.of());
     }
 
-    List<Column> keyColumns() {
+    /** The names of the columns that a part stands for. */
+    List<String> names(KeyPart part) {
+        return columns(part).stream().map(DerivedColumn::name).toList();
+    }
+
+    List<DerivedColumn> keyColumns() {
         return key;
     }
 
     List<String> key() {
-        return key.stream().map(Column::name).toList();
+        return key.stream().map(DerivedColumn::name).toList();
     }
 
-    List<Column> all() {
-        List<Column> all = new ArrayList<>(key);
+    /** All columns without what they come from. */
+    List<Column> columns() {
+        return Stream.concat(key.stream(), others.stream()).map(DerivedColumn::column).toList();
+    }
+
+    List<DerivedColumn> all() {
+        List<DerivedColumn> all = new ArrayList<>(key);
         all.addAll(others);
         return all;
     }

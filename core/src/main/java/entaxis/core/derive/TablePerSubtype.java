@@ -138,7 +138,7 @@ final class TablePerSubtype {
                 .ifPresent(found -> found.values().forEach((path, value) -> all.put(copied(path, mark), value)));
         row.values().forEach((path, value) -> {
             boolean ofKey = path.migrated() && path.hops().getFirst().relationship().equals(kindOf);
-            all.put(ofKey ? copied(new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()), mark)
+            all.put(ofKey ? copied(path.inParent(), mark)
                     : path, value);
         });
         return new SampleRow(row.id(), row.table(), all);

@@ -1,5 +1,7 @@
 package entaxis.core.design;
 
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
 
@@ -20,15 +22,6 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
         Optional<String> check, String checkName,
         Identity identity, Optional<Numbering> numbering, Optional<String> generated, String meaning, String example)
         implements Member, Elements.Element<AttributeId> {
-
-    /** Whether and how the engine generates the value (ISO/IEC 9075-2, 11.4, identity column specification). */
-    public enum Identity { NONE, BY_DEFAULT, ALWAYS }
-
-    /** The numbers of an identity: the first one and the distance to the next, which may be negative but not 0. */
-    public record Numbering(long start, long step) {
-        /** From 1 by 1. */
-        public static final Numbering DEFAULT = new Numbering(1, 1);
-    }
 
     /** An attribute that is not computed, whose check has no name of its own and whose numbers begin with 1. */
     public Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue,

@@ -30,6 +30,16 @@ public record ColumnPath(List<Hop> hops, AttributeId attribute) {
                 attribute);
     }
 
+    /** A migrated column as the parent that it was migrated from has it. */
+    public ColumnPath inParent() {
+        return new ColumnPath(hops.subList(1, hops.size()), attribute);
+    }
+
+    /** The part of a key or an index that has this column: an own attribute, or all that a relationship brings. */
+    public KeyPart part() {
+        return migrated() ? new KeyPart.InheritedPart(hops.getFirst().relationship()) : new KeyPart.OwnPart(attribute);
+    }
+
     /** Whether it was migrated by a relationship. */
     public boolean migrated() {
         return !hops.isEmpty();

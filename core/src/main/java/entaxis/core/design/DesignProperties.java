@@ -1,5 +1,6 @@
 package entaxis.core.design;
 
+import entaxis.core.targets.Target;
 import java.util.Optional;
 
 /**

@@ -1,5 +1,8 @@
 package entaxis.core.design;
 
+import entaxis.core.schema.ObjectComment;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.targets.Target;
 import java.util.List;
 
 

@@ -1,5 +1,6 @@
 package entaxis.core.design;
 
+import entaxis.core.schema.ReferentialAction;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,8 @@
 package entaxis.core.dictionary;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
@@ -28,6 +30,7 @@ import entaxis.core.dictionary.Dictionary.Reading;
 import entaxis.core.dictionary.Dictionary.Source;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Table;
@@ -99,54 +102,57 @@ final class DictionaryMaker {
     }
 
     private EntityEntry entry(Entity entity) {
-        Table table = derivation.table(entity.id()).orElseThrow();
+        DerivedTable derived = derivation.derived(entity.id()).orElseThrow();
+        Table table = derived.table();
         return new EntityEntry(entity.id(), entity.name(), table.name(), entity.meaning(),
-                attributes(entity.id(), table), keys(table),
+                attributes(derived), keys(table),
                 relationships.getOrDefault(entity.id(), List.of()).stream()
                         .flatMap(relationship -> readings(relationship, entity.id())).toList(),
                 rules(entity, table), table.indexes().stream().map(DictionaryMaker::index).toList(),
-                accepted(entity, table));
+                accepted(entity, derived));
     }
 
     private Optional<EntityEntry> entry(Relationship relationship) {
-        return derivation.table(relationship.id()).map(table -> new EntityEntry(relationship.id(),
+        return derivation.derived(relationship.id()).map(table -> new EntityEntry(relationship.id(),
                 relationship.name().isBlank() ? table.name() : relationship.name(), table.name(),
-                "", attributes(relationship.id(), table), keys(table),
+                "", attributes(table), keys(table.table()),
                 readings(relationship, relationship.first().entity()).toList(), List.of(), List.of(), List.of()));
     }
 
-    private List<AttributeEntry> attributes(OwnerId owner, Table table) {
-        List<String> key = table.keyColumns();
+    private List<AttributeEntry> attributes(DerivedTable table) {
+        OwnerId owner = table.element();
+        List<String> key = table.table().keyColumns();
         List<AttributeEntry> entries = new ArrayList<>();
-        for (Column column : table.columns()) {
-            ColumnPath path = column.origin().orElseThrow();
+        for (DerivedColumn column : table.columns()) {
+            ColumnPath path = column.path();
             int rank = key.indexOf(column.name()) + 1;
-            List<String> marks = marks(table, column);
-            entries.add(path.migrated() ? migrated(owner, column, path, rank, marks)
+            List<String> marks = marks(table.table(), column);
+            entries.add(path.migrated() ? migrated(owner, column, rank, marks)
                     : own(owner, column, design.attribute(owner, path.attribute()).orElseThrow(), rank, marks));
         }
         return entries;
     }
 
-    private AttributeEntry own(OwnerId owner, Column column, Attribute attribute, int rank, List<String> marks) {
+    private AttributeEntry own(OwnerId owner, DerivedColumn column, Attribute attribute, int rank, List<String> marks) {
         boolean typed = !attribute.example().isBlank();
         return new AttributeEntry(Optional.of(attribute.id()), attribute.name(), rank, marks,
-                design.text(attribute.type()), dialect.type(column.type()), column.required(),
+                design.text(attribute.type()), dialect.type(column.column().type()), column.column().required(),
                 given(attribute), allowed.of(attribute), attribute.meaning(), Optional.empty(),
                 typed ? attribute.example() : fromRows(owner, column), typed);
     }
 
-    private AttributeEntry migrated(OwnerId owner, Column column, ColumnPath path, int rank, List<String> marks) {
-        ColumnPath.Hop hop = path.hops().getFirst();
+    private AttributeEntry migrated(OwnerId owner, DerivedColumn derived, int rank, List<String> marks) {
+        Column column = derived.column();
+        ColumnPath.Hop hop = derived.path().hops().getFirst();
         Relationship relationship = design.relationships().get(hop.relationship());
         Entity parent = design.entities().get(relationship.end(hop.parent()).entity());
-        Optional<Attribute> source = Optional.ofNullable(attributes.get(path.attribute()));
+        Optional<Attribute> source = Optional.ofNullable(attributes.get(derived.path().attribute()));
         Source from = new Source(relationship.id(), parent.name(), relationship.end(hop.parent()).verb());
         return new AttributeEntry(Optional.empty(), column.name(), rank, marks,
                 source.map(attribute -> design.text(attribute.type())).orElseGet(() -> column.type().text()),
                 dialect.type(column.type()), column.required(), column.defaultValue().map(Expression::text).orElse(""),
                 source.map(allowed::of).orElse(""), source.map(Attribute::meaning).orElse(""),
-                Optional.of(from), fromRows(owner, column), false);
+                Optional.of(from), fromRows(owner, derived), false);
     }
 
     /** What an attribute is where nothing is given. */
@@ -154,17 +160,17 @@ final class DictionaryMaker {
         if (attribute.generated().isPresent()) {
             return "computed: " + attribute.generated().get();
         }
-        return attribute.identity() == Attribute.Identity.NONE ? attribute.defaultValue().orElse("")
+        return attribute.identity() == Identity.NONE ? attribute.defaultValue().orElse("")
                 : "numbered by the engine";
     }
 
-    private String fromRows(OwnerId owner, Column column) {
+    private String fromRows(OwnerId owner, DerivedColumn column) {
         return rows.getOrDefault(owner, List.of()).stream()
-                .map(row -> row.values().getOrDefault(column.origin().orElseThrow(), ""))
+                .map(row -> row.values().getOrDefault(column.path(), ""))
                 .filter(value -> !value.isBlank()).findFirst().orElse("");
     }
 
-    private static List<String> marks(Table table, Column column) {
+    private static List<String> marks(Table table, DerivedColumn column) {
         List<String> marks = new ArrayList<>();
         if (column.migrated()) {
             marks.add("FK");
@@ -215,9 +221,9 @@ final class DictionaryMaker {
                 .collect(Collectors.joining(", "));
     }
 
-    private List<String> accepted(Entity entity, Table table) {
+    private List<String> accepted(Entity entity, DerivedTable table) {
         Map<ColumnPath, String> names = new HashMap<>();
-        table.columns().forEach(column -> column.origin().ifPresent(path -> names.put(path, column.name())));
+        table.columns().forEach(column -> names.put(column.path(), column.name()));
         return design.dependencies().find(entity.id()).map(StatedDependencies::accepted).orElse(List.of()).stream()
                 .map(accepted -> side(accepted.fault().determinant(), names)
                         + (accepted.fault().many() ? " ->> " : " -> ") + side(accepted.fault().dependent(), names)

@@ -42,10 +42,8 @@ public record Impact(String table, String column, List<String> touched, List<Str
 
     /** What a column of an entity's table reaches; nothing where there is no such column. Linear in the schema. */
     public static Optional<Impact> of(Design design, Derivation derivation, EntityId id, ColumnPath path) {
-        return derivation.table(id)
-                .flatMap(table -> table.columns().stream().filter(column -> column.origin().equals(Optional.of(path)))
-                        .findFirst()
-                .map(column -> new Run(design, derivation, id, table).column(column, path)));
+        return derivation.derived(id).flatMap(table -> table.column(path)
+                .map(column -> new Run(design, derivation, id, table.table()).column(column, path)));
     }
 
     private static final int LONG = 400;

@@ -4,9 +4,9 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome;
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.ColumnPath;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Design;
-import entaxis.core.design.OwnerId;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.TwoWays;
@@ -14,13 +14,9 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -43,38 +39,38 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
             case Outcome.Refused refused ->
                     new ImpactPreview(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
             case Outcome.Applied applied -> {
-                Schema wanted = EngineSchema.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
-                Migration migration = TwoWays.of(Reconciliation.of(held, wanted, dialect, pairing(held, wanted)),
+                Derivation after = Derivation.after(derivation, applied.design());
+                Schema wanted = EngineSchema.ofDesign(after.schema(), dialect);
+                RenameMap renamed = renamed(derivation, after, dialect);
+                Migration migration = TwoWays.of(Reconciliation.of(held, wanted, dialect, renamed),
                         difference -> true, Fills.NONE).forth();
                 yield new ImpactPreview(words, "", migration.risk(), migration.statements());
             }
         };
     }
 
-    /** Tables and columns of one origin are the same, whatever they are called afterwards. */
-    private static RenameMap pairing(Schema held, Schema wanted) {
-        Map<OwnerId, Table> before = new HashMap<>();
-        held.tables().forEach(own -> own.origin().ifPresent(origin -> before.put(origin, own)));
-        RenameMap pairing = RenameMap.NONE;
-        for (Table now : wanted.tables()) {
-            Optional<Table> old = now.origin().map(before::get);
-            if (old.isEmpty() || old.get().equals(now)) {
+    /** Tables and columns that come from the same are the same, whatever the engine calls them afterwards. */
+    private static RenameMap renamed(Derivation before, Derivation after, Dialect dialect) {
+        RenameMap renamed = RenameMap.NONE;
+        for (DerivedTable now : after.tables().values()) {
+            Optional<DerivedTable> old = before.derived(now.element());
+            if (old.isEmpty() || old.get() == now) {
                 continue;
             }
-            if (!old.get().label().equals(now.label())) {
-                pairing = pairing.withTable(old.get().label(), now.label());
+            String label = dialect.stored(now.name());
+            if (!dialect.stored(old.get().name()).equals(label)) {
+                renamed = renamed.withTable(dialect.stored(old.get().name()), label);
             }
-            Map<ColumnPath, Column> columns = new HashMap<>();
-            old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
-            for (Column column : now.columns()) {
-                Optional<Column> same =
-                        column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
-                if (same.isPresent()) {
-                    pairing = pairing.withColumn(now.label(), same.get().name(), column.name());
+            for (DerivedColumn column : now.columns()) {
+                String name = dialect.stored(column.name());
+                Optional<String> was = old.get().column(column.path()).map(own -> dialect.stored(own.name()))
+                        .filter(own -> !own.equals(name));
+                if (was.isPresent()) {
+                    renamed = renamed.withColumn(label, was.get(), name);
                 }
             }
         }
-        return pairing;
+        return renamed;
     }
 
     /** The statements as one script. */

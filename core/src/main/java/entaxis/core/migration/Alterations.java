@@ -1,13 +1,11 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -17,6 +15,8 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.sql.TableWriter;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DecimalType;

@@ -1,11 +1,11 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Ending;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
@@ -11,6 +10,7 @@ import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;

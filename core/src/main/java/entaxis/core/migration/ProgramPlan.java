@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
@@ -8,6 +7,7 @@ import entaxis.core.reconcile.ProgramKeys;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.CalledFunctions;
 import entaxis.core.sql.Dialect;

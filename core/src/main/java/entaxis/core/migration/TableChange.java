@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
@@ -8,6 +7,7 @@ import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;

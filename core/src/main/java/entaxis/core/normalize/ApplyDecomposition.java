@@ -31,6 +31,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.Remedy.Piece;
+import entaxis.core.schema.Identity;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -345,7 +346,7 @@ public final class ApplyDecomposition {
                         : at == remedy.keeper())
                 .<Member>map(member -> member instanceof Attribute attribute
                         && !own.get(attribute.id()).equals(attribute.id())
-                                ? attribute.as(own.get(attribute.id())).numbered(Attribute.Identity.NONE,
+                                ? attribute.as(own.get(attribute.id())).numbered(Identity.NONE,
                                         Optional.empty())
                                 : member)
                 .toList();

@@ -7,6 +7,7 @@ import entaxis.core.dependency.Dependency.Multivalued;
 import entaxis.core.dependency.Relation;
 import entaxis.core.dependency.Rows;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
@@ -34,9 +35,10 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
         Rows rows, List<SampleRow> samples) {
     /** The relation of an entity, as stated in the design. */
     public static EntityRelation of(Design design, Derivation derivation, EntityId id) {
-        Table table = derivation.stated().table(id).orElseThrow();
+        DerivedTable derived = derivation.stated().derived(id).orElseThrow();
+        Table table = derived.table();
         List<String> names = table.columns().stream().map(Column::name).toList();
-        List<ColumnPath> paths = table.columns().stream().map(column -> column.origin().orElseThrow()).toList();
+        List<ColumnPath> paths = derived.paths();
         AttributeSet all = AttributeSet.first(names.size());
         List<Functional> functional = new ArrayList<>();
         AttributeSet key = table.primaryKey().map(primary -> set(names, primary.columns())).orElse(AttributeSet.none());

@@ -25,6 +25,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading;
@@ -90,10 +91,10 @@ public final class FirstForm {
         EntityId id = new EntityId(fresh.id('e'));
         RelationshipId relationship = new RelationshipId(fresh.id('r'));
         Attribute line = new Attribute(new AttributeId(fresh.id('a')), "line_no", type("integer"), true,
-                Optional.empty(), Optional.empty(), Attribute.Identity.NONE, "");
+                Optional.empty(), Optional.empty(), Identity.NONE, "");
         Attribute first = attributes.getFirst();
         Attribute value = new Attribute(new AttributeId(fresh.id('a')), base, first.type(), true, Optional.empty(),
-                Optional.empty(), Attribute.Identity.NONE, first.meaning());
+                Optional.empty(), Identity.NONE, first.meaning());
         Entity made = Entity.named(id, entity.name() + " " + base.replace('_', ' ')).in(entity.area())
                 .withMembers(List.of(line, value))
                 .withPrimaryKey(List.of(new InheritedPart(relationship), new OwnPart(line.id())));

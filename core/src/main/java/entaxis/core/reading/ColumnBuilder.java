@@ -1,9 +1,9 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.type.SqlType;
 import entaxis.core.expression.Expression;
 import java.util.Optional;
@@ -52,7 +52,7 @@ final class ColumnBuilder {
     Column done() {
         ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE
                 : new ColumnDetails(virtual, onUpdate, nonEmpty(collation));
-        return new Column(Optional.empty(), name, type, required, defaultValue, identity,
+        return new Column(name, type, required, defaultValue, identity,
                 identity == Identity.NONE || numbering.equals(Numbering.DEFAULT) ? Optional.empty()
                         : Optional.of(numbering),
                 generated, details, comment);

@@ -1,8 +1,8 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.ColumnClause;

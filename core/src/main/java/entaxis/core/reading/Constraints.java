@@ -161,8 +161,8 @@ final class Constraints {
             return;
         }
         QualifiedName parent = reference.table();
-        ForeignKey key = new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, own) : name, own,
-                parent, reference.columns(), reference.onDelete(), reference.onUpdate(), reference.deferral());
+        ForeignKey key = new ForeignKey(name.isEmpty() ? implied.foreignKey(table, own) : name, own, parent,
+                reference.columns(), reference.onDelete(), reference.onUpdate(), reference.deferral());
         table.foreignKeys.add(builder.table(parent).map(other -> spelled(key, other)).orElse(key));
     }
 

@@ -1,6 +1,6 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.util.Arrays;
 import java.util.Comparator;
 

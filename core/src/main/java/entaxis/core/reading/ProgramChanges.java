@@ -1,9 +1,9 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ProgramHead.RoutineHead;
 import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.statement.ProgramName;

@@ -1,7 +1,7 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import java.util.List;
 
 /**

@@ -1,11 +1,11 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Grant;
-import entaxis.core.design.ObjectComment;
+import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.Sequence;

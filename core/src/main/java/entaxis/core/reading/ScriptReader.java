@@ -1,8 +1,8 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ScriptParser;
 import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.targets.Target;
 import java.util.concurrent.CancellationException;
 
 /**

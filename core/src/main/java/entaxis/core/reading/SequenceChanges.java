@@ -1,8 +1,8 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.SchemaBuilder.ReadSequence;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;

@@ -1,12 +1,12 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
@@ -280,7 +280,7 @@ final class TableBuilder {
     Table done() {
         List<Column> finished = new ArrayList<>(columns.size());
         columns.forEach(column -> finished.add(column.done()));
-        return new Table(Optional.empty(), new QualifiedName(namespace, name), finished, primaryKey, uniqueKeys, checks,
-                foreignKeys, indexes, comment, grants);
+        return new Table(new QualifiedName(namespace, name), finished, primaryKey, uniqueKeys, checks, foreignKeys,
+                indexes, comment, grants);
     }
 }

@@ -1,7 +1,7 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.statement.ColumnDefinition;
 import entaxis.core.statement.ColumnRefinement;

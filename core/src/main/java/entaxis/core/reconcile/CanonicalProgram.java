@@ -1,10 +1,10 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.expression.CanonicalQuery;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.SqlText;
 import entaxis.core.token.Token.Kind;

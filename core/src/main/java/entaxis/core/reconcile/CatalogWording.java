@@ -1,8 +1,8 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 import java.util.Set;
 

@@ -260,7 +260,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 Column own = known.remove(words.folded(column.name()));
                 if (own == null) {
                     boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty()
-                            && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
+                            && column.identity() == entaxis.core.schema.Identity.NONE;
                     say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column),
                             asked ? Risk.MAY_FAIL : Risk.SAFE, Optional.empty(), Optional.of(column));
                 } else {

@@ -1,15 +1,15 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,10 +1,10 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
@@ -225,9 +225,9 @@ public final class EngineWordingRules {
             case INITIALLY_IMMEDIATE -> " deferrable";
             case INITIALLY_DEFERRED -> " deferrable initially deferred";
         };
-        return (key.onDelete() == entaxis.core.design.ReferentialAction.NO_ACTION ? ""
+        return (key.onDelete() == entaxis.core.schema.ReferentialAction.NO_ACTION ? ""
                 : " on delete " + key.onDelete().sql().toLowerCase(Locale.ROOT))
-                + (key.onUpdate() == entaxis.core.design.ReferentialAction.NO_ACTION ? ""
+                + (key.onUpdate() == entaxis.core.schema.ReferentialAction.NO_ACTION ? ""
                         : " on update " + key.onUpdate().sql().toLowerCase(Locale.ROOT))
                 + deferral;
     }

@@ -200,7 +200,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             List<ForeignKey> references =
                     constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
             String comment = takes(SchemaPart.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
-            return Table.of(to.qualifiedName()).from(from.origin().or(to::origin)).withColumns(columns)
+            return Table.of(to.qualifiedName()).withColumns(columns)
                     .withKeys(key, uniques).withChecks(checks).referring(references).withIndexes(indexes)
                     .withComment(comment)
                     .withGrants((takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants());
@@ -258,7 +258,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             ColumnDetails details =
                     new ColumnDetails(computed.details().virtual(), source.apply(Aspect.ON_CHANGE).details().onUpdate(),
                             source.apply(Aspect.COLLATION).details().collation());
-            return new Column(from.origin().or(to::origin), to.name(), source.apply(Aspect.TYPE).type(),
+            return new Column(to.name(), source.apply(Aspect.TYPE).type(),
                     source.apply(Aspect.REQUIRED).required(),
                     source.apply(Aspect.DEFAULT).defaultValue(), numbered.identity(), numbered.numbering(),
                     computed.generated(), details, source.apply(Aspect.COMMENT).comment());

@@ -1,7 +1,7 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 

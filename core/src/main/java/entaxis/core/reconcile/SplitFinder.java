@@ -1,8 +1,8 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;

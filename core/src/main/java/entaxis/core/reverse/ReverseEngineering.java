@@ -1,6 +1,7 @@
 package entaxis.core.reverse;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
@@ -417,21 +418,22 @@ public final class ReverseEngineering {
 
     private Optional<Map<ColumnPath, String>> names(Derivation derivation, Relationship relationship, Side side,
             ForeignKey key) {
-        Optional<Table> parent = derivation.table(relationship.end(side).entity());
-        Optional<Table> child = derivation.table(relationship.manyToMany() ? relationship.id()
+        Optional<DerivedTable> parent = derivation.derived(relationship.end(side).entity());
+        Optional<DerivedTable> child = derivation.derived(relationship.manyToMany() ? relationship.id()
                 : relationship.end(side == Side.FIRST ? Side.SECOND : Side.FIRST).entity());
         if (parent.isEmpty() || child.isEmpty()) {
             return Optional.empty();
         }
         Map<ColumnPath, String> names = new HashMap<>();
-        for (String keyColumn : parent.get().keyColumns()) {
-            ColumnPath path = parent.get().column(keyColumn).flatMap(Column::origin).orElseThrow();
+        List<String> parentKey = parent.get().table().keyColumns();
+        for (String keyColumn : parentKey) {
+            ColumnPath path = parent.get().path(keyColumn).orElseThrow();
             int place = key.referencedColumns().indexOf(
-                    tables.get(key.referenced()).keyColumns().get(parent.get().keyColumns().indexOf(keyColumn)));
+                    tables.get(key.referenced()).keyColumns().get(parentKey.indexOf(keyColumn)));
             String wanted = key.columns().get(Math.max(0, place));
             ColumnPath migrated = path.over(relationship.id(), side);
-            boolean asDerived = child.get().columns().stream().anyMatch(
-                    column -> column.origin().filter(migrated::equals).isPresent() && column.name().equals(wanted));
+            boolean asDerived =
+                    child.get().column(migrated).filter(column -> column.name().equals(wanted)).isPresent();
             if (!asDerived) {
                 names.put(path, wanted);
             }

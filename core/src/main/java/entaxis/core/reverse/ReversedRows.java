@@ -1,6 +1,8 @@
 package entaxis.core.reverse;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
@@ -8,10 +10,8 @@ import entaxis.core.design.Fresh;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.reading.ReadRow;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -34,17 +34,17 @@ public final class ReversedRows {
      * @param schema the tables that the design was made of
      */
     public static Design with(Design design, Schema schema, List<ReadRow> rows, Fresh fresh) {
-        Map<String, Table> derived = new HashMap<>();
+        Map<String, DerivedTable> derived = new HashMap<>();
         Derivation.of(design).tables().values().forEach(table -> derived.put(small(table.name()), table));
         DesignNames names = DesignNames.of(schema);
-        Map<String, Table> tables = new HashMap<>();
+        Map<String, DerivedTable> tables = new HashMap<>();
         schema.tables().forEach(table -> Optional.ofNullable(derived.get(small(names.of(table))))
                 .ifPresent(made -> tables.put(small(table.label()), made)));
         List<SampleRow> lifted = new ArrayList<>();
         for (ReadRow row : rows) {
-            Table table = tables.get(small(new QualifiedName(row.namespace(), row.table()).label()));
+            DerivedTable table = tables.get(small(new QualifiedName(row.namespace(), row.table()).label()));
             if (table != null && told(table, row)) {
-                lifted.add(new SampleRow(new RowId(fresh.id('w')), table.origin().orElseThrow(), values(table, row)));
+                lifted.add(new SampleRow(new RowId(fresh.id('w')), table.element(), values(table, row)));
             }
         }
         return lifted.isEmpty() ? design : design.withRows(Elements.of(lifted));
@@ -58,10 +58,10 @@ public final class ReversedRows {
      * Whether each required column without a default gets a constant: what an expression gives is not known here, and a
      * row without it would be wrong.
      */
-    private static boolean told(Table table, ReadRow row) {
+    private static boolean told(DerivedTable table, ReadRow row) {
         for (int i = 0; i < row.columns().size(); i++) {
             String name = row.columns().get(i);
-            boolean needed = table.columns().stream().anyMatch(column -> column.name().equalsIgnoreCase(name)
+            boolean needed = table.table().columns().stream().anyMatch(column -> column.name().equalsIgnoreCase(name)
                     && column.required() && column.defaultValue().isEmpty());
             if (needed && constant(row.values().get(i)).isEmpty()) {
                 return false;
@@ -70,12 +70,12 @@ public final class ReversedRows {
         return true;
     }
 
-    private static Map<ColumnPath, String> values(Table table, ReadRow row) {
+    private static Map<ColumnPath, String> values(DerivedTable table, ReadRow row) {
         Map<ColumnPath, String> values = new HashMap<>();
         for (int i = 0; i < row.columns().size(); i++) {
             String name = row.columns().get(i);
             Optional<ColumnPath> path = table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name))
-                    .findFirst().flatMap(Column::origin);
+                    .findFirst().map(DerivedColumn::path);
             Optional<String> value = constant(row.values().get(i));
             if (path.isPresent() && value.isPresent()) {
                 values.put(path.get(), value.get());

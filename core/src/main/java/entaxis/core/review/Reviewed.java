@@ -1,6 +1,8 @@
 package entaxis.core.review;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
@@ -16,6 +18,7 @@ import entaxis.core.design.Side;
 import entaxis.core.expression.Condition;
 import entaxis.core.normalize.AcrossEntities;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
@@ -32,16 +35,15 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Reviewed {
     /** The columns of a table by what brings them in. */
-    private record ColumnOrigins(Map<AttributeId, Column> own, Map<RelationshipId, List<Column>> migrated) {
-        static ColumnOrigins of(Table table) {
+    private record ColumnOrigins(Map<AttributeId, DerivedColumn> own,
+            Map<RelationshipId, List<DerivedColumn>> migrated) {
+        static ColumnOrigins of(DerivedTable table) {
             ColumnOrigins origins = new ColumnOrigins(new HashMap<>(), new HashMap<>());
-            for (Column column : table.columns()) {
-                column.origin().ifPresent(path -> origins.put(path, column));
-            }
+            table.columns().forEach(column -> origins.put(column.path(), column));
             return origins;
         }
 
-        private void put(ColumnPath path, Column column) {
+        private void put(ColumnPath path, DerivedColumn column) {
             if (path.migrated()) {
                 migrated.computeIfAbsent(path.hops().getFirst().relationship(), any -> new ArrayList<>(2)).add(column);
             } else {
@@ -116,6 +118,16 @@ public final class Reviewed {
         return dialect;
     }
 
+    /** The table of an entity, as stated, with what its parts come from. */
+    public DerivedTable derived(EntityId entity) {
+        return derivation.stated().derived(entity).orElseThrow();
+    }
+
+    /** The relationship that a foreign key of an entity's table comes from. */
+    public Optional<Relationship> reference(EntityId child, ForeignKey key) {
+        return derived(child).relationship(key).flatMap(design.relationships()::find);
+    }
+
     /** The table of an entity, as stated. */
     public Table table(EntityId entity) {
         return derivation.stated().table(entity).orElseThrow();
@@ -158,11 +170,11 @@ public final class Reviewed {
 
     /** The column of an own attribute. */
     public Column column(EntityId entity, Attribute attribute) {
-        Column column = origins(entity).own().get(attribute.id());
+        DerivedColumn column = origins(entity).own().get(attribute.id());
         if (column == null) {
             throw new NoSuchElementException("no column of " + attribute.id());
         }
-        return column;
+        return column.column();
     }
 
     /** The own attributes of an entity outside its keys, by their name as a column. */
@@ -171,11 +183,11 @@ public final class Reviewed {
     }
 
     private ColumnOrigins origins(EntityId entity) {
-        return columns.computeIfAbsent(entity, any -> ColumnOrigins.of(table(entity)));
+        return columns.computeIfAbsent(entity, any -> ColumnOrigins.of(derived(entity)));
     }
 
     /** The columns that a relationship brings into its child's table. */
-    public List<Column> columns(Relationship reference) {
+    public List<DerivedColumn> columns(Relationship reference) {
         return origins(reference.childEntity().orElseThrow()).migrated().getOrDefault(reference.id(), List.of());
     }
 
@@ -191,7 +203,8 @@ public final class Reviewed {
 
     /** A table, as findings are about it. */
     public About about(Table table) {
-        return new About(About.Kind.ENTITY, table.origin().map(OwnerId::toString).orElse(""), table.name());
+        return new About(About.Kind.ENTITY, derivation.stated().derived(table.qualifiedName()).element().value(),
+                table.name());
     }
 
     /** An attribute, as findings are about it. */

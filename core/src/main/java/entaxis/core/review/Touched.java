@@ -1,5 +1,6 @@
 package entaxis.core.review;
 
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
@@ -8,7 +9,6 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
-import entaxis.core.schema.Table;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +45,7 @@ final class Touched {
 
     private void entities() {
         now.design().entities().changedSince(before.design().entities()).forEach(one -> changed.add(one.id()));
-        Map<OwnerId, Table> tables = before.derivation().stated().tables();
+        Map<OwnerId, DerivedTable> tables = before.derivation().stated().tables();
         now.derivation().stated().tables().forEach((owner, table) -> {
             if (owner instanceof EntityId entity && tables.get(owner) != table) {
                 changed.add(entity);

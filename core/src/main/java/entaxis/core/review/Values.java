@@ -2,6 +2,7 @@ package entaxis.core.review;
 
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
@@ -11,7 +12,6 @@ import entaxis.core.design.NamedType;
 import entaxis.core.design.Naming;
 import entaxis.core.design.SampleRow;
 import entaxis.core.expression.SqlValue;
-import entaxis.core.schema.Column;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DateType;
@@ -113,7 +113,7 @@ public final class Values {
      * value, {@code ''} an empty text. The type is the design's: a domain or enumeration is known there by its
      * definition.
      */
-    public static Optional<String> unfitCell(Reviewed of, Column column, String typed) {
+    public static Optional<String> unfitCell(Reviewed of, DerivedColumn column, String typed) {
         if (typed.isEmpty() || typed.equalsIgnoreCase("null")) {
             return Optional.empty();
         }
@@ -121,9 +121,8 @@ public final class Values {
     }
 
     /** The type of a column as the design has it. */
-    public static SqlType type(Reviewed of, Column column) {
-        return column.origin().flatMap(path -> of.attribute(path.attribute())).map(Attribute::type)
-                .orElse(column.type());
+    public static SqlType type(Reviewed of, DerivedColumn column) {
+        return of.attribute(column.path().attribute()).map(Attribute::type).orElse(column.column().type());
     }
 
     /**

@@ -1,20 +1,16 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.RelationshipId;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * A referential constraint (ISO/IEC 9075-2, 11.8).
  *
- * @param origin            the relationship that it was derived from
  * @param name              its name; empty where none was given and the engine makes one up
  * @param columns           the referring columns
  * @param referenced        the table that it leads to, by the name that the schema has for it
  * @param referencedColumns the columns of the referenced key, in the same order
  */
-public record ForeignKey(Optional<RelationshipId> origin, String name, List<String> columns, QualifiedName referenced,
+public record ForeignKey(String name, List<String> columns, QualifiedName referenced,
         List<String> referencedColumns, ReferentialAction onDelete, ReferentialAction onUpdate, Deferral deferral)
         implements TablePart {
     /** Copies the columns. */
@@ -26,7 +22,7 @@ public record ForeignKey(Optional<RelationshipId> origin, String name, List<Stri
     /** A constraint that refuses what it cannot keep, checked after each statement. */
     public static ForeignKey of(String name, List<String> columns, QualifiedName referenced,
             List<String> referencedColumns) {
-        return new ForeignKey(Optional.empty(), name, columns, referenced, referencedColumns,
+        return new ForeignKey(name, columns, referenced, referencedColumns,
                 ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION, Deferral.NOT_DEFERRABLE);
     }
 
@@ -35,35 +31,29 @@ public record ForeignKey(Optional<RelationshipId> origin, String name, List<Stri
         return referenced.name();
     }
 
-    /** This constraint, derived from a relationship. */
-    public ForeignKey from(RelationshipId relationship) {
-        return new ForeignKey(Optional.of(relationship), name, columns, referenced, referencedColumns, onDelete,
-                onUpdate, deferral);
-    }
-
     /** This constraint with other actions. */
     public ForeignKey withActions(ReferentialAction newOnDelete, ReferentialAction newOnUpdate) {
-        return new ForeignKey(origin, name, columns, referenced, referencedColumns, newOnDelete, newOnUpdate, deferral);
+        return new ForeignKey(name, columns, referenced, referencedColumns, newOnDelete, newOnUpdate, deferral);
     }
 
     /** This constraint, checked at another time. */
     public ForeignKey with(Deferral newDeferral) {
-        return new ForeignKey(origin, name, columns, referenced, referencedColumns, onDelete, onUpdate, newDeferral);
+        return new ForeignKey(name, columns, referenced, referencedColumns, onDelete, onUpdate, newDeferral);
     }
 
     /** This constraint under another name. */
     public ForeignKey named(String newName) {
-        return new ForeignKey(origin, newName, columns, referenced, referencedColumns, onDelete, onUpdate, deferral);
+        return new ForeignKey(newName, columns, referenced, referencedColumns, onDelete, onUpdate, deferral);
     }
 
     /** This constraint over other columns. */
     public ForeignKey over(List<String> newColumns) {
-        return new ForeignKey(origin, name, newColumns, referenced, referencedColumns, onDelete, onUpdate, deferral);
+        return new ForeignKey(name, newColumns, referenced, referencedColumns, onDelete, onUpdate, deferral);
     }
 
     /** The same, leading to another table. */
     public ForeignKey to(QualifiedName newTable, List<String> newColumns) {
-        return new ForeignKey(origin, name, columns, newTable, newColumns, onDelete, onUpdate, deferral);
+        return new ForeignKey(name, columns, newTable, newColumns, onDelete, onUpdate, deferral);
     }
 
     /** The same, leading to another table by columns of the same names. */

@@ -1,8 +1,6 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.ObjectComment;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;

@@ -1,6 +1,5 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.ProgramKind;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

@@ -1,6 +1,5 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ProgramHead.Event;
 import entaxis.core.schema.ProgramHead.Named;
 import entaxis.core.schema.ProgramHead.RoutineHead;

@@ -1,6 +1,5 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.ProgramKind;
 
 /** What privileges are granted on (ISO/IEC 9075-2, 12.3, object name). */
 public enum SecuredObject {

@@ -1,17 +1,15 @@
 package entaxis.core.schema;
 
-import entaxis.core.design.OwnerId;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * A base table (ISO/IEC 9075-2, 11.3). {@link #of} makes one, and each other method gives it one thing.
  *
- * @param origin     the entity or many-to-many that it was derived from
- * @param comment    what one row is; may be empty
- * @param grants     who may use it, without its owner, in order; empty where that is not told
+ * @param comment what one row is; may be empty
+ * @param grants  who may use it, without its owner, in order; empty where that is not told
  */
-public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<Column> columns,
+public record Table(QualifiedName qualifiedName, List<Column> columns,
         Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
         List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment, Optional<List<Grant>> grants) {
 
@@ -27,7 +25,7 @@ public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<
 
     /** A table with nothing in it, of which is not told who may use it. */
     public static Table of(QualifiedName name) {
-        return new Table(Optional.empty(), name, List.of(), Optional.empty(), List.of(), List.of(), List.of(),
+        return new Table(name, List.of(), Optional.empty(), List.of(), List.of(), List.of(),
                 List.of(), "", Optional.empty());
     }
 
@@ -51,20 +49,9 @@ public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<
         return qualifiedName.label();
     }
 
-    /** The same, derived from an element of a design. */
-    public Table from(OwnerId element) {
-        return from(Optional.of(element));
-    }
-
-    /** The same, derived from an element of a design or not. */
-    public Table from(Optional<OwnerId> element) {
-        return new Table(element, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
-                grants);
-    }
-
     /** The same under another name. */
     public Table named(QualifiedName newName) {
-        return new Table(origin, newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+        return new Table(newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
                 grants);
     }
 
@@ -80,7 +67,7 @@ public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<
 
     /** The same with other columns. */
     public Table withColumns(List<Column> newColumns) {
-        return new Table(origin, qualifiedName, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+        return new Table(qualifiedName, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
                 comment, grants);
     }
 
@@ -91,37 +78,37 @@ public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<
 
     /** The same with other keys. */
     public Table withKeys(Optional<PrimaryKey> newPrimary, List<UniqueKey> newUnique) {
-        return new Table(origin, qualifiedName, columns, newPrimary, newUnique, checks, foreignKeys, indexes, comment,
+        return new Table(qualifiedName, columns, newPrimary, newUnique, checks, foreignKeys, indexes, comment,
                 grants);
     }
 
     /** The same with other rules. */
     public Table withChecks(List<CheckRule> newChecks) {
-        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
                 comment, grants);
     }
 
     /** The same with other foreign keys. */
     public Table referring(List<ForeignKey> newKeys) {
-        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
                 grants);
     }
 
     /** The same with other indexes. */
     public Table withIndexes(List<TableIndex> newIndexes) {
-        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
                 comment, grants);
     }
 
     /** The same with another comment. */
     public Table withComment(String newComment) {
-        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
                 newComment, grants);
     }
 
     /** The same for others to use. */
     public Table withGrants(Optional<List<Grant>> newGrants) {
-        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
                 newGrants);
     }
 

@@ -2,13 +2,15 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
 
 /** An attribute as one line says it, written as SQL writes a column definition. */
 public record AttributeLine(String name, SqlType type, boolean required, Optional<String> defaultValue,
         Optional<String> check, String checkName,
-        Attribute.Identity identity, Optional<Attribute.Numbering> numbering, Optional<String> generated,
+        Identity identity, Optional<Numbering> numbering, Optional<String> generated,
         boolean primaryKey, boolean unique, String meaning) {
 
     /** The attribute that the line describes. */

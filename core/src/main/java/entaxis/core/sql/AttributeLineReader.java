@@ -1,7 +1,7 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.sql.AttributeLine.Fault;
 import entaxis.core.sql.AttributeLine.Reading;
 import entaxis.core.sql.AttributeLine.Understood;

@@ -1,8 +1,8 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.Collections;

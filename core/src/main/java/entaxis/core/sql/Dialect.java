@@ -1,17 +1,17 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType;

@@ -1,6 +1,6 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;

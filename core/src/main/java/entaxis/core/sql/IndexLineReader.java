@@ -1,14 +1,11 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ColumnPath;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.Index;
-import entaxis.core.design.KeyPart.InheritedPart;
-import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.SqlName;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
 import entaxis.core.token.TokenCursor;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,7 +29,7 @@ public final class IndexLineReader {
     public record NotRead(String message) implements Reading { }
 
     /** Reads one index; columns are looked up in the table, those that relationships made among them. */
-    public static Reading read(String text, Table table) {
+    public static Reading read(String text, DerivedTable table) {
         TokenCursor cursor = TokenCursor.withComments(text.strip().replaceFirst(";$", ""));
         cursor.accept("create");
         boolean unique = cursor.accept("unique");
@@ -50,18 +47,19 @@ public final class IndexLineReader {
                 return new NotRead("An index names the columns in their order, as in: (received_on desc, site_code)");
             }
             String column = cursor.next().name();
-            Optional<Column> found = table.columns().stream()
+            Optional<DerivedColumn> found = table.columns().stream()
                     .filter(own -> own.name().equalsIgnoreCase(column) || own.name().equals(SqlName.of(column)))
                     .findFirst();
             if (found.isEmpty()) {
                 return new NotRead("There is no column “" + column + "” in " + table.name() + ". It has: "
-                        + table.columns().stream().map(Column::name).limit(12).collect(Collectors.joining(", ")));
+                        + table.columns().stream().limit(12).map(DerivedColumn::name)
+                                .collect(Collectors.joining(", ")));
             }
             boolean descending = cursor.accept("desc");
             if (!descending) {
                 cursor.accept("asc");
             }
-            KeyPart part = part(found.get().origin().orElseThrow());
+            KeyPart part = found.get().path().part();
             if (parts.stream().noneMatch(other -> other.part().equals(part))) {
                 parts.add(new IndexPart(part, descending));
             }
@@ -73,16 +71,11 @@ public final class IndexLineReader {
         return new Read(new Index(name, unique, parts));
     }
 
-    private static KeyPart part(ColumnPath path) {
-        return path.migrated() ? new InheritedPart(path.hops().getFirst().relationship())
-                : new OwnPart(path.attribute());
-    }
-
     /** The index as {@link #read} takes it. */
-    public static String text(Index index, Table table) {
+    public static String text(Index index, DerivedTable table) {
         List<String> columns = new ArrayList<>();
         for (IndexPart part : index.parts()) {
-            table.columns().stream().filter(column -> part(column.origin().orElseThrow()).equals(part.part()))
+            table.columns().stream().filter(column -> column.path().part().equals(part.part()))
                     .forEach(column -> columns.add(column.name() + (part.descending() ? " desc" : "")));
         }
         return (index.unique() ? "unique " : "")

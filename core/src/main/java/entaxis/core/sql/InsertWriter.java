@@ -1,9 +1,10 @@
 package entaxis.core.sql;
 
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.SampleRow;
 import entaxis.core.expression.Expression;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.FloatType;
@@ -30,22 +31,27 @@ public final class InsertWriter {
     }
 
     /**
-     * The INSERT for a row: columns left empty are left out, so that they take their default; {@code ''} stands for an
-     * empty text, {@code null} for no value.
+     * The INSERT for a row, in the names that the engine holds: columns left empty are left out, so that they take
+     * their default; {@code ''} stands for an empty text, {@code null} for no value.
      */
-    public String write(Table table, SampleRow row) {
+    public String write(DerivedTable table, SampleRow row) {
         List<String> names = new ArrayList<>();
         List<String> values = new ArrayList<>();
-        for (Column column : table.columns()) {
-            String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("");
-            if (!typed.isBlank()) {
-                names.add(dialect.name(column.name()));
-                values.add(literal(column.type(), typed.strip()));
+        for (DerivedColumn column : table.columns()) {
+            String typed = column.typed(row);
+            if (!typed.isEmpty()) {
+                names.add(dialect.name(dialect.stored(column.name())));
+                values.add(literal(column.column().type(), typed));
             }
         }
-        return "INSERT INTO " + dialect.name(table.name())
+        return "INSERT INTO " + dialect.name(dialect.stored(table.name()))
                 + (names.isEmpty() ? " DEFAULT VALUES"
                         : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
+    }
+
+    /** A table's name as the engine holds it. */
+    QualifiedName stored(QualifiedName table) {
+        return table.named(dialect.stored(table.name()));
     }
 
     private String literal(SqlType type, String typed) {

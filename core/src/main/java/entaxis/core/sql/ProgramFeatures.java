@@ -1,7 +1,7 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.SecuredObject;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ObjectComment;
-import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
 import entaxis.core.token.SqlText;

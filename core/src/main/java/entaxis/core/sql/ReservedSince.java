@@ -1,6 +1,6 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;

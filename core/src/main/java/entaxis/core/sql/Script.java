@@ -1,13 +1,12 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.OwnerId;
-import entaxis.core.design.Target;
+import entaxis.core.schema.QualifiedName;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -28,16 +27,26 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
     /**
      * One statement.
      *
-     * @param origin what it was made for
-     * @param text   the SQL, without the semicolon that ends it
+     * @param table the table that it is made for, by its name in the script; none if for something else
+     * @param text  the SQL, without the semicolon that ends it
      */
-    public record Statement(Kind kind, Optional<OwnerId> origin, String text) { }
+    public record Statement(Kind kind, Optional<QualifiedName> table, String text) {
+        /** A statement that belongs to no table. */
+        static Statement of(Kind kind, String text) {
+            return new Statement(kind, Optional.empty(), text);
+        }
+
+        /** A statement that is made for a table. */
+        static Statement of(Kind kind, QualifiedName table, String text) {
+            return new Statement(kind, Optional.of(table), text);
+        }
+    }
 
     /** The text cut into one per table, by name of the table; what belongs to none comes first, under an empty name. */
-    public SequencedMap<String, String> perTable(Function<OwnerId, String> names) {
+    public SequencedMap<String, String> perTable() {
         SequencedMap<String, StringBuilder> texts = new LinkedHashMap<>();
         for (Statement statement : statements) {
-            String name = statement.origin().map(names).orElse("");
+            String name = statement.table().map(QualifiedName::label).orElse("");
             Ending.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), statement.text(),
                     engine);
         }

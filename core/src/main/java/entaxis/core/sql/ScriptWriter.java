@@ -62,48 +62,47 @@ public final class ScriptWriter {
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
             dialect.drops(fitted.schema(), tables, spelling)
-                    .forEach(text -> statements.add(new Statement(Kind.DROP, Optional.empty(), text)));
+                    .forEach(text -> statements.add(Statement.of(Kind.DROP, text)));
         }
         namespaces(fitted.schema(), tables)
-                .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(),
-                        createSchema(name))));
+                .forEach(name -> statements.add(Statement.of(Kind.SCHEMA, createSchema(name))));
         fitted.schema().extensions().stream().flatMap(name -> dialect.createExtension(name).stream())
-                .forEach(text -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), text)));
+                .forEach(text -> statements.add(Statement.of(Kind.SCHEMA, text)));
         fitted.schema().types().forEach(
-                type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
+                type -> statements.add(Statement.of(Kind.TYPE, createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(
-                sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
+                sequence -> statements.add(Statement.of(Kind.SEQUENCE, createSequence(sequence))));
         Set<Program> early = new CalledFunctions(fitted.schema()).programs();
         if (!early.isEmpty()) {
             dialect.lateBodies().ifPresent(
-                    words -> statements.add(new Statement(Kind.SETTING, Optional.empty(), words)));
+                    words -> statements.add(Statement.of(Kind.SETTING, words)));
         }
-        early.forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
+        early.forEach(program -> statements.add(Statement.of(Kind.PROGRAM, program.text())));
         ProgramWriter ofPrograms = new ProgramWriter(dialect, options);
         List<Table> ordered =
                 options.foreignKeysInside() && dialect.addsForeignKeys() || !dialect.refersAhead()
                         ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
         Stream<Table> each = ordered.size() < MANY ? ordered.stream() : ordered.parallelStream();
-        statements.addAll(each.map(table -> new Statement(Kind.TABLE, table.origin(),
+        statements.addAll(each.map(table -> Statement.of(Kind.TABLE, table.qualifiedName(),
                 guarded(table, writer.create(table, inside.get(table))))).toList());
         tables.forEach(table -> table.foreignKeys().stream()
                 .filter(key -> !inside.get(table).contains(key)
                         && (written.contains(key.referenced()) || options.chosen().isEmpty()))
                 .forEach(key -> statements
-                        .add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
+                        .add(Statement.of(Kind.FOREIGN_KEY, table.qualifiedName(), writer.addForeignKey(table, key)))));
         tables.forEach(table -> table.indexes().stream()
                 .filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements
-                        .add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));
+                        .add(Statement.of(Kind.INDEX, table.qualifiedName(), writer.createIndex(table, index)))));
         fitted.schema().programs().stream().filter(program -> !early.contains(program))
-                .forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
+                .forEach(program -> statements.add(Statement.of(Kind.PROGRAM, program.text())));
         if (options.comments()) {
             comments(fitted.schema(), tables, ofPrograms, statements);
         }
         new GrantWriter(dialect, options).ofNew(fitted.schema(), tables)
-                .forEach(text -> statements.add(new Statement(Kind.PRIVILEGE, Optional.empty(), text)));
+                .forEach(text -> statements.add(Statement.of(Kind.PRIVILEGE, text)));
         dialect.preparation(statements.stream().map(Statement::text))
-                .ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));
+                .ifPresent(words -> statements.addFirst(Statement.of(Kind.SETTING, words)));
         return new Script(dialect.target(), head(schema, title), statements, findings);
     }
 
@@ -187,12 +186,12 @@ public final class ScriptWriter {
         }
         schema.sequences().stream().filter(sequence -> !sequence.comment().isEmpty())
                 .flatMap(sequence -> ofPrograms.comment(sequence).stream())
-                .forEach(text -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), text)));
+                .forEach(text -> statements.add(Statement.of(Kind.COMMENT, text)));
         schema.programs().stream().flatMap(program -> ofPrograms.comments(program, List.of()).stream())
-                .forEach(text -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), text)));
+                .forEach(text -> statements.add(Statement.of(Kind.COMMENT, text)));
         if (dialect.commentsOnTypes()) {
             schema.types().stream().filter(type -> !type.comment().isEmpty())
-                    .forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));
+                    .forEach(type -> statements.add(Statement.of(Kind.COMMENT, comment(type))));
         }
         for (Table table : tables) {
             if (!table.comment().isEmpty()) {
@@ -204,7 +203,7 @@ public final class ScriptWriter {
     }
 
     private Statement comment(Table table, Optional<String> column, String comment) {
-        return new Statement(Kind.COMMENT, table.origin(), dialect.commentOn(table, column, comment, spelling));
+        return Statement.of(Kind.COMMENT, table.qualifiedName(), dialect.commentOn(table, column, comment, spelling));
     }
 
     private String comment(TypeDefinition type) {

@@ -1,15 +1,15 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;

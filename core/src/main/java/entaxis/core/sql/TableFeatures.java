@@ -1,7 +1,7 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
 import java.util.OptionalInt;

@@ -1,12 +1,12 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;

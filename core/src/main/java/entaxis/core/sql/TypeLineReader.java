@@ -1,6 +1,5 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.Enumeration;
@@ -9,6 +8,7 @@ import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure.Field;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
+import entaxis.core.schema.Identity;
 import entaxis.core.token.Token.Kind;
 import entaxis.core.token.TokenCursor;
 import entaxis.core.token.Token;
@@ -70,7 +70,7 @@ public final class TypeLineReader {
             case AttributeLine.Fault(int line, int column, String message) -> new NotDefined(message);
             case AttributeLine.Understood(AttributeLine line) -> line.primaryKey() || line.unique() || line.required()
                     || line.generated().isPresent()
-                    || line.identity() != Attribute.Identity.NONE
+                    || line.identity() != Identity.NONE
                             ? new NotDefined(
                                     "A domain has a type, a default and a check; what else holds is said at the "
                                             + "attribute.")

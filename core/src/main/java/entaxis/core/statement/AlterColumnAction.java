@@ -1,7 +1,7 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.Identity;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;

@@ -1,8 +1,8 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,6 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 
 /** COMMENT ON (PostgreSQL manual; Oracle Database SQL Language Reference); an empty text takes a comment away. */

@@ -1,7 +1,7 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ProgramHead;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import java.util.List;
 

@@ -1,8 +1,8 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import java.util.List;
 
 /**

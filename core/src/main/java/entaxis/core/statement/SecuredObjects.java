@@ -1,6 +1,6 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.SecuredObject;
 import java.util.List;

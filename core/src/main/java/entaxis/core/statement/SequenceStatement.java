@@ -1,6 +1,6 @@
 package entaxis.core.statement;
 
-import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.QualifiedName;
 import java.util.List;
 import java.util.Optional;

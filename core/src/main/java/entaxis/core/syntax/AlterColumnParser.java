@@ -1,7 +1,7 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.Identity;
 import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.ColumnClause;

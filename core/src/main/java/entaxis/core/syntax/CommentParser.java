@@ -1,6 +1,6 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.CommentOn;
 import entaxis.core.statement.PlacedName;

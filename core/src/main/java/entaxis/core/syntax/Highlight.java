@@ -1,6 +1,6 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.core.token.DelimitedText;
 import entaxis.core.token.LexicalRule;
 import entaxis.core.token.Token.Kind;

@@ -1,6 +1,6 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Numbering;
 import entaxis.core.token.Keyword;
 import entaxis.core.token.Token.Kind;
 import java.util.OptionalLong;

@@ -1,7 +1,7 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ChangeOwner;

@@ -1,7 +1,7 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ProgramHead;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ProgramName;

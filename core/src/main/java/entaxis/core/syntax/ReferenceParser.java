@@ -1,8 +1,8 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.statement.Reference;
 import entaxis.core.token.Keyword;
 import java.util.List;

@@ -1,8 +1,8 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Target;
 import entaxis.core.sql.Script;
 import entaxis.core.syntax.Highlight.Run;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

@@ -1,8 +1,8 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ImpliedName.Named;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import entaxis.core.token.LexicalRules;
 import entaxis.core.token.LexicalRule;
 import java.util.Set;

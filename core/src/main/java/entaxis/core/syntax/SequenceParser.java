@@ -1,6 +1,6 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.SequenceStatement.OwningColumn;

@@ -6,6 +6,8 @@ import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Problem;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
@@ -15,12 +17,13 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
 import entaxis.core.design.Fresh;
 import entaxis.core.design.NamedType;
-import entaxis.core.design.OwnerId;
+import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.TypeId;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TablePart;
@@ -43,6 +46,7 @@ final class DesignInProgress {
     private final Dialect dialect;
     private final Fresh fresh;
     private final Map<String, String> meanings;
+    private final Derivation compared;
     private final List<String> left = new ArrayList<>();
     private Design design;
     private Derivation derivation;
@@ -57,6 +61,7 @@ final class DesignInProgress {
             Map<String, String> meanings) {
         this.design = design;
         this.derivation = derivation;
+        this.compared = derivation;
         this.held = held;
         this.database = IsoNormalizer.of(held, dialect);
         this.dialect = dialect;
@@ -115,15 +120,31 @@ final class DesignInProgress {
     }
 
     /** What a table of a name was derived from, with that table. */
-    Optional<Map.Entry<OwnerId, Table>> owner(String table) {
-        return derivation.tables().entrySet().stream().filter(
-                entry -> entry.getValue().name().equals(table) || SqlName.of(entry.getValue().name()).equals(table))
-                .findFirst();
+    Optional<DerivedTable> owner(String table) {
+        return owner(derivation, table);
+    }
+
+    private static Optional<DerivedTable> owner(Derivation derivation, String table) {
+        return derivation.tables().values().stream()
+                .filter(own -> own.name().equals(table) || SqlName.of(own.name()).equals(table)).findFirst();
+    }
+
+    /** The relationship that a foreign key comes from which the design's engine held before any edit. */
+    Optional<RelationshipId> relationship(String table, ForeignKey held) {
+        return owner(compared, table).flatMap(own -> own.table().foreignKeys().stream()
+                .filter(key -> stored(key.columns()).equals(held.columns())
+                        && dialect.stored(key.referencedTable()).equals(held.referencedTable())
+                        && stored(key.referencedColumns()).equals(held.referencedColumns()))
+                .findFirst().flatMap(own::relationship));
+    }
+
+    private List<String> stored(List<String> names) {
+        return names.stream().map(dialect::stored).toList();
     }
 
     /** The entity of a table. */
     Optional<Entity> entityOf(String table) {
-        return owner(table).map(Map.Entry::getKey).filter(EntityId.class::isInstance).map(EntityId.class::cast)
+        return owner(table).map(DerivedTable::element).filter(EntityId.class::isInstance).map(EntityId.class::cast)
                 .flatMap(id -> design.entities().find(id));
     }
 
@@ -144,8 +165,8 @@ final class DesignInProgress {
     }
 
     /** A column of a table that follows from the design. */
-    Optional<Column> derived(String table, String column) {
-        return owner(table).flatMap(entry -> entry.getValue().column(column));
+    Optional<DerivedColumn> derived(String table, String column) {
+        return owner(table).flatMap(own -> own.column(column));
     }
 
     /** A type as the design holds it; a list of values becomes an enumeration. */
@@ -193,7 +214,7 @@ final class DesignInProgress {
 
     /** The own attribute that a column was derived from. */
     Optional<AttributeId> own(String table, String column) {
-        return derived(table, column).flatMap(Column::origin).filter(path -> !path.migrated())
+        return derived(table, column).map(DerivedColumn::path).filter(path -> !path.migrated())
                 .map(ColumnPath::attribute);
     }
 

@@ -4,6 +4,8 @@ import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
@@ -140,7 +142,7 @@ public final class DesignUpdate {
         each(taken, difference -> difference.part() == SchemaPart.INDEX, keys::index);
         each(taken, difference -> difference.part() == SchemaPart.TABLE
                 && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
-        Map<OwnerId, Table> before = Map.copyOf(state.derivation().tables());
+        Map<OwnerId, DerivedTable> before = Map.copyOf(state.derivation().tables());
         each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() == Aspect.NAME,
                 this::name);
         each(taken, difference -> difference.part() != SchemaPart.COLUMN && difference.aspect() == Aspect.NAME,
@@ -211,26 +213,26 @@ public final class DesignUpdate {
 
     private void attribute(Difference difference) {
         Optional<Column> column = state.there(difference.table()).flatMap(table -> table.column(difference.name()));
-        Optional<Map.Entry<OwnerId, Table>> owner = state.owner(difference.table());
+        Optional<DerivedTable> owner = state.owner(difference.table());
         if (column.isEmpty() || owner.isEmpty()) {
             return;
         }
         Attribute attribute = state.attribute(column.get(), difference.table());
-        boolean added = state.apply(new Change.AddAttributes(owner.get().getKey(),
+        boolean added = state.apply(new Change.AddAttributes(owner.get().element(),
                 List.of(new Change.NewAttribute(attribute, false, false))), "The column " + difference.place());
         List<Column> columns = state.there(difference.table()).map(Table::columns).orElse(List.of());
         int at = columns.indexOf(column.get());
-        if (added && at >= 0 && owner.get().getKey() instanceof EntityId) {
+        if (added && at >= 0 && owner.get().element() instanceof EntityId) {
             int behind = columns.size() - 1 - at;
             if (behind > 0) {
-                state.keep(new Change.MoveMember(owner.get().getKey(), new OwnPart(attribute.id()), -behind));
+                state.keep(new Change.MoveMember(owner.get().element(), new OwnPart(attribute.id()), -behind));
             }
         }
     }
 
     private void column(Difference difference) {
         Optional<Column> column = state.there(difference.table()).flatMap(table -> table.column(difference.name()));
-        Optional<Map.Entry<OwnerId, Table>> owner = state.owner(difference.table());
+        Optional<DerivedTable> owner = state.owner(difference.table());
         if (column.isEmpty() || owner.isEmpty()) {
             return;
         }
@@ -252,14 +254,14 @@ public final class DesignUpdate {
         if (aspect == null) {
             state.leave("Designs keep no " + difference.aspect().word() + ": " + difference.place() + ".");
         } else {
-            state.apply(new Change.AlterAttribute(owner.get().getKey(), own.get(), aspect), difference.place());
+            state.apply(new Change.AlterAttribute(owner.get().element(), own.get(), aspect), difference.place());
         }
     }
 
     /** A column that a relationship made: that it may be empty is a matter of the parent's end. */
     private void migrated(Difference difference, Column now) {
         Optional<ColumnPath> path =
-                state.derived(difference.table(), difference.name()).flatMap(Column::origin)
+                state.derived(difference.table(), difference.name()).map(DerivedColumn::path)
                         .filter(ColumnPath::migrated);
         if (path.isEmpty()) {
             return;
@@ -275,10 +277,10 @@ public final class DesignUpdate {
     }
 
     private void withoutColumn(Difference difference) {
-        Optional<Map.Entry<OwnerId, Table>> owner = state.owner(difference.table());
+        Optional<DerivedTable> owner = state.owner(difference.table());
         Optional<AttributeId> own = state.own(difference.table(), difference.name());
         if (owner.isPresent() && own.isPresent()) {
-            state.apply(new Change.RemoveAttribute(owner.get().getKey(), own.get()),
+            state.apply(new Change.RemoveAttribute(owner.get().element(), own.get()),
                     "The column " + difference.place());
         } else if (state.derived(difference.table(), difference.name()).isPresent()) {
             state.leave(difference.place() + " comes over a relationship, and goes with it.");
@@ -287,8 +289,8 @@ public final class DesignUpdate {
 
     private void withoutTable(Difference difference) {
         state.owner(difference.table()).ifPresent(owner -> state.apply(
-                owner.getKey() instanceof EntityId entity ? new Change.RemoveEntity(entity)
-                        : new Change.RemoveRelationship(state.derivation().stated((RelationshipId) owner.getKey())),
+                owner.element() instanceof EntityId entity ? new Change.RemoveEntity(entity)
+                        : new Change.RemoveRelationship(state.derivation().stated((RelationshipId) owner.element())),
                 "The table " + difference.table()));
     }
 
@@ -311,7 +313,8 @@ public final class DesignUpdate {
                         entity -> state.apply(new Change.RenameEntity(entity.id(), entityName(difference.from())),
                                 difference.table()),
                         () -> state.owner(difference.table()).ifPresent(owner -> state.apply(
-                                new Change.AlterRelationship(state.derivation().stated((RelationshipId) owner.getKey()),
+                                new Change.AlterRelationship(
+                                        state.derivation().stated((RelationshipId) owner.element()),
                                 new RelationshipAspect.Name(difference.from())), difference.table())));
             }
             case COLUMN -> columnName(difference);
@@ -321,52 +324,48 @@ public final class DesignUpdate {
     }
 
     /** What is named after an entity or a key keeps its name in the database when those get another. */
-    private void namesKept(Map<OwnerId, Table> before, List<Difference> taken) {
+    private void namesKept(Map<OwnerId, DerivedTable> before, List<Difference> taken) {
         Map<String, String> renamed = new HashMap<>();
         taken.stream().filter(difference -> difference.aspect() == Aspect.NAME)
                 .forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), difference.from()));
-        for (Map.Entry<OwnerId, Table> entry : List.copyOf(state.derivation().tables().entrySet())) {
-            Table own = before.get(entry.getKey());
+        for (DerivedTable entry : List.copyOf(state.derivation().tables().values())) {
+            DerivedTable own = before.get(entry.element());
             if (own == null) {
                 continue;
             }
             String called = renamed.getOrDefault(own.name() + "|", own.name());
-            if (entry.getKey() instanceof RelationshipId && !called.equals(entry.getValue().name())) {
-                state.keep(new Change.AlterRelationship(state.derivation().stated((RelationshipId) entry.getKey()),
+            if (entry.element() instanceof RelationshipId id && !called.equals(entry.name())) {
+                state.keep(new Change.AlterRelationship(state.derivation().stated(id),
                         new RelationshipAspect.Name(called)));
             }
-            for (Column column : own.columns()) {
-                Optional<ColumnPath> path = column.origin().filter(ColumnPath::migrated);
-                Optional<Column> now = path.flatMap(origin -> state.derivation().table(entry.getKey()).flatMap(table ->
-                        table
-                        .columns().stream().filter(other -> other.origin().equals(Optional.of(origin))).findFirst()));
+            for (DerivedColumn column : own.columns()) {
+                Optional<Column> now = !column.migrated() ? Optional.empty()
+                        : state.derivation().derived(entry.element()).flatMap(table -> table.column(column.path()));
                 String wanted = renamed.getOrDefault(own.name() + "|" + column.name(), column.name());
                 if (now.isPresent() && !now.get().name().equals(wanted)) {
-                    ColumnPath.Hop hop = path.get().hops().getFirst();
-                    ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()),
-                            path.get().attribute());
+                    ColumnPath.Hop hop = column.path().hops().getFirst();
                     state.keep(new Change.AlterRelationship(state.derivation().stated(hop.relationship()),
-                            new RelationshipAspect.ColumnName(hop.parent(), key, wanted)));
+                            new RelationshipAspect.ColumnName(hop.parent(), column.path().inParent(), wanted)));
                 }
             }
         }
     }
 
     private void columnName(Difference difference) {
-        Optional<Map.Entry<OwnerId, Table>> owner = state.owner(difference.table());
-        Optional<ColumnPath> path = state.derived(difference.table(), difference.name()).flatMap(Column::origin);
+        Optional<DerivedTable> owner = state.owner(difference.table());
+        Optional<ColumnPath> path = state.derived(difference.table(), difference.name()).map(DerivedColumn::path);
         if (owner.isEmpty() || path.isEmpty()) {
             return;
         }
         if (!path.get().migrated()) {
-            state.apply(new Change.AlterAttribute(owner.get().getKey(), path.get().attribute(),
+            state.apply(new Change.AlterAttribute(owner.get().element(), path.get().attribute(),
                     new AttributeAspect.Name(difference.from())), difference.place());
             return;
         }
         ColumnPath.Hop hop = path.get().hops().getFirst();
-        ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()), path.get().attribute());
         state.apply(new Change.AlterRelationship(hop.relationship(),
-                new RelationshipAspect.ColumnName(hop.parent(), key, difference.from())), difference.place());
+                new RelationshipAspect.ColumnName(hop.parent(), path.get().inParent(), difference.from())),
+                difference.place());
     }
 
 }

@@ -2,6 +2,7 @@ package entaxis.core.update;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
@@ -10,7 +11,6 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.InheritedPart;
-import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
@@ -20,14 +20,12 @@ import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -42,27 +40,23 @@ final class KeyUpdate {
 
     /** Columns of a table as parts of its keys; none if a relationship's columns are not all among them. */
     Optional<List<KeyPart>> parts(String table, List<String> columns) {
-        Optional<Table> own = state.owner(table).map(Map.Entry::getValue);
+        Optional<DerivedTable> own = state.owner(table);
         if (own.isEmpty()) {
             return Optional.empty();
         }
         List<KeyPart> parts = new ArrayList<>();
         for (String name : columns) {
-            Optional<ColumnPath> path = own.get().column(name).flatMap(Column::origin);
-            if (path.isEmpty()) {
+            Optional<KeyPart> part = own.get().path(name).map(ColumnPath::part);
+            if (part.isEmpty()) {
                 return Optional.empty();
             }
-            KeyPart part = path.get().migrated() ? new InheritedPart(path.get().hops().getFirst().relationship())
-                    : new OwnPart(path.get().attribute());
-            if (!parts.contains(part)) {
-                parts.add(part);
+            if (!parts.contains(part.get())) {
+                parts.add(part.get());
             }
         }
         Set<String> wanted = new HashSet<>(columns);
-        boolean whole = own.get().columns().stream().filter(column -> column.origin()
-                .filter(path -> path.migrated()
-                        && parts.contains(new InheritedPart(path.hops().getFirst().relationship())))
-                .isPresent())
+        boolean whole = own.get().columns().stream()
+                .filter(column -> column.migrated() && parts.contains(column.path().part()))
                 .allMatch(column -> wanted.contains(column.name()));
         return whole ? Optional.of(parts) : Optional.empty();
     }
@@ -99,7 +93,7 @@ final class KeyUpdate {
             return;
         }
         Entity entity = found.get();
-        Optional<UniqueKey> before = state.owner(difference.table()).map(Map.Entry::getValue)
+        Optional<UniqueKey> before = state.owner(difference.table()).map(DerivedTable::table)
                 .flatMap(table -> table.uniqueKeys().stream().filter(key -> isWanted(key, difference)).findFirst());
         if (before.isPresent()) {
             Optional<List<KeyPart>> parts = parts(difference.table(), before.get().columns());
@@ -186,7 +180,7 @@ final class KeyUpdate {
             return;
         }
         List<Index> indexes = new ArrayList<>(found.get().indexes());
-        Optional<Table> own = state.owner(difference.table()).map(Map.Entry::getValue);
+        Optional<Table> own = state.owner(difference.table()).map(DerivedTable::table);
         if (!difference.removed() && own.isPresent()) {
             int at = own.get().indexes().stream().map(TableIndex::name).toList().indexOf(difference.name());
             if (at >= 0 && at < indexes.size()) {

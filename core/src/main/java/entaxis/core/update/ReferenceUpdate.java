@@ -2,6 +2,8 @@ package entaxis.core.update;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
@@ -41,34 +43,35 @@ final class ReferenceUpdate {
     }
 
     void withoutReference(Difference difference) {
-        Optional<RelationshipId> derived = wanted(difference).flatMap(ForeignKey::origin);
-        Optional<ForeignKey> key = state.owner(difference.table()).map(Map.Entry::getValue)
-                .flatMap(table -> table.foreignKeys().stream().filter(own -> own.origin().equals(derived)).findFirst());
-        Optional<RelationshipId> origin = key.flatMap(ForeignKey::origin).map(state.derivation()::stated);
-        if (origin.isEmpty()) {
+        Optional<RelationshipId> derived =
+                wanted(difference).flatMap(key -> state.relationship(difference.table(), key));
+        Optional<ForeignKey> key = derived
+                .flatMap(id -> state.owner(difference.table()).flatMap(table -> table.foreignKey(id)));
+        if (key.isEmpty()) {
             return;
         }
+        RelationshipId stated = state.derivation().stated(derived.get());
         if (differsInActionsOnly(difference)) {
             state.there(difference, Table::foreignKeys).ifPresent(now -> {
-                        state.apply(new Change.AlterRelationship(origin.get(),
+                        state.apply(new Change.AlterRelationship(stated,
                                 new RelationshipAspect.OnDelete(now.onDelete())), difference.place());
-                        state.apply(new Change.AlterRelationship(origin.get(),
+                        state.apply(new Change.AlterRelationship(stated,
                                 new RelationshipAspect.OnUpdate(now.onUpdate())), difference.place());
             });
             return;
         }
-        Optional<Relationship> relationship = state.design().relationships().find(origin.get());
+        Optional<Relationship> relationship = state.design().relationships().find(stated);
         if (relationship.isEmpty() || relationship.get().manyToMany()) {
             state.leave("The foreign key " + difference.name() + " belongs to a many-to-many, and goes with it.");
             return;
         }
-        List<Column> columns =
-                key.get().columns().stream().flatMap(name -> state.derived(difference.table(), name).stream()).toList();
-        boolean removed = state.apply(new Change.RemoveRelationship(origin.get()),
+        List<Column> columns = key.get().columns().stream()
+                .flatMap(name -> state.derived(difference.table(), name).stream()).map(DerivedColumn::column).toList();
+        boolean removed = state.apply(new Change.RemoveRelationship(stated),
                 "The foreign key " + difference.name());
         Set<String> stay = new HashSet<>(state.there(difference.table())
                 .map(table -> table.columns().stream().map(Column::name).toList()).orElse(List.of()));
-        Optional<OwnerId> owner = state.owner(difference.table()).map(Map.Entry::getKey);
+        Optional<OwnerId> owner = state.owner(difference.table()).map(DerivedTable::element);
         if (removed && owner.isPresent()) {
             columns.stream().filter(column -> stay.contains(column.name())).forEach(column -> state.apply(
                     new Change.AddAttributes(owner.get(), List.of(new Change.NewAttribute(
@@ -108,9 +111,9 @@ final class ReferenceUpdate {
         String what = "The foreign key " + key.name() + " of " + table.name();
         Optional<Entity> child = state.entityOf(table.label());
         Optional<Entity> parent = state.entityOf(key.referenced().label());
-        Optional<Table> parentTable = parent.flatMap(entity -> state.derivation().table(entity.id()));
+        Optional<DerivedTable> parentTable = parent.flatMap(entity -> state.derivation().derived(entity.id()));
         boolean byKey = parentTable.isPresent()
-                && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
+                && new HashSet<>(parentTable.get().table().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
         List<Optional<AttributeId>> own =
                 key.columns().stream().map(column -> state.own(table.label(), column)).toList();
         if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
@@ -126,7 +129,8 @@ final class ReferenceUpdate {
         exchange(child.get(), gone, relationship, identifying, what);
     }
 
-    private Relationship relationship(Table table, ForeignKey key, Table parentTable, Entity parent, Entity child) {
+    private Relationship relationship(Table table, ForeignKey key, DerivedTable parentTable, Entity parent,
+            Entity child) {
         boolean required =
                 key.columns().stream().allMatch(name -> table.column(name).map(Column::required).orElse(false));
         Set<String> columns = new HashSet<>(key.columns());
@@ -135,8 +139,7 @@ final class ReferenceUpdate {
         Map<ColumnPath, String> names = new HashMap<>();
         for (int i = 0; i < key.columns().size(); i++) {
             String column = key.columns().get(i);
-            parentTable.column(key.referencedColumns().get(i)).flatMap(Column::origin)
-                    .ifPresent(path -> names.put(path, column));
+            parentTable.path(key.referencedColumns().get(i)).ifPresent(path -> names.put(path, column));
         }
         End first = End.of(parent.id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
                 .columnNames(names);

@@ -3,7 +3,6 @@ package entaxis.core.update;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Fresh;
-import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
@@ -20,6 +19,7 @@ import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.Secured;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 

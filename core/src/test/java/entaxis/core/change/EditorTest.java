@@ -16,12 +16,13 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Place;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
 import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.small.Small;
 import entaxis.core.type.SqlType;
 import java.util.List;
@@ -192,10 +193,10 @@ class EditorTest {
         Small small = two();
         EntityId site = small.id("Site");
         assertThat(small.refusal(new Change.AlterAttribute(site, small.attribute("Site", "name"),
-                new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)))).contains("whole number");
+                new AttributeAspect.Numbered(Identity.ALWAYS)))).contains("whole number");
         EntityId visit = small.id("Visit");
         small.done(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"),
-                new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)));
+                new AttributeAspect.Numbered(Identity.ALWAYS)));
         assertThat(small.refusal(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"),
                 new AttributeAspect.Default(java.util.Optional.of("1"))))).contains("no default");
     }

@@ -8,10 +8,10 @@ import entaxis.core.design.Design;
 import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.OpaqueSequence;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.small.Small;
+import entaxis.core.targets.Target;
 import org.junit.jupiter.api.Test;
 
 class OpaqueEditsTest {

@@ -2,11 +2,11 @@ package entaxis.core.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.targets.Target;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 

@@ -2,13 +2,13 @@ package entaxis.core.expression;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,6 +1,5 @@
 package entaxis.core.golden;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Rename;
@@ -12,6 +11,7 @@ import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.targets.Target;
 import java.nio.file.Path;
 import java.util.stream.Stream;
 

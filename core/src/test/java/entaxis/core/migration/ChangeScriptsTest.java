@@ -2,12 +2,12 @@ package entaxis.core.migration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.golden.ChangeCase;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;

@@ -3,7 +3,6 @@ package entaxis.core.migration;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
 import entaxis.core.random.Rounds;
@@ -18,6 +17,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;

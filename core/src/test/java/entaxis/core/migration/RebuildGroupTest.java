@@ -2,13 +2,13 @@ package entaxis.core.migration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -13,6 +13,7 @@ import entaxis.core.dependency.Dependency.Functional;
 import entaxis.core.dependency.NormalForm;
 import entaxis.core.dependency.Verdict;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
@@ -86,14 +87,13 @@ class ApplyDecompositionTest {
 
     /** The rows of a table by the names of its columns. */
     private static Set<Map<String, String>> rows(Design design, OwnerId owner) {
-        Table table = Derivation.of(design).table(owner).orElseThrow();
+        DerivedTable table = Derivation.of(design).derived(owner).orElseThrow();
         Set<Map<String, String>> rows = new HashSet<>();
         design.rows().stream().filter(row -> row.table().equals(owner)).forEach(row -> {
             Map<String, String> values = new HashMap<>();
             table.columns().forEach(
-                    column -> values.put(column.name(), row.values().getOrDefault(column.origin().orElseThrow(), "")));
-            assertThat(table.columns().stream().map(column -> column.origin().orElseThrow()).toList())
-                    .containsAll(row.values().keySet());
+                    column -> values.put(column.name(), row.values().getOrDefault(column.path(), "")));
+            assertThat(table.paths()).containsAll(row.values().keySet());
             rows.add(values);
         });
         return rows;

@@ -7,12 +7,14 @@ import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.dependency.FirstFormSigns;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.small.Small;
 import java.util.HashMap;
 import java.util.List;
@@ -51,10 +53,9 @@ class FirstFormTest {
     }
 
     private static List<List<String>> rows(Design design, String table) {
-        var found = Derivation.of(design).schema().table(table).orElseThrow();
-        return design.rows().stream().filter(row -> row.table().equals(found.origin().orElseThrow()))
-                .map(row -> found.columns().stream()
-                        .map(column -> row.values().getOrDefault(column.origin().orElseThrow(), "")).toList())
+        DerivedTable found = Derivation.of(design).derived(QualifiedName.of(table));
+        return design.rows().stream().filter(row -> row.table().equals(found.element()))
+                .map(row -> found.paths().stream().map(path -> row.values().getOrDefault(path, "")).toList())
                 .toList();
     }
 

@@ -32,7 +32,6 @@ import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
@@ -42,8 +41,11 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
 import entaxis.core.design.Structure.Field;
 import entaxis.core.design.Structure;
-import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
+import entaxis.core.schema.ReferentialAction;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
@@ -136,8 +138,8 @@ public final class RandomDesigns {
                     surrogate ? SqlType.integer() : type(KEY_TYPES));
             members.add(surrogate
                     ? attribute.numbered(
-                            random.nextBoolean() ? Attribute.Identity.ALWAYS : Attribute.Identity.BY_DEFAULT,
-                            random.nextBoolean() ? Optional.empty() : Optional.of(new Attribute.Numbering(100, 5)))
+                            random.nextBoolean() ? Identity.ALWAYS : Identity.BY_DEFAULT,
+                            random.nextBoolean() ? Optional.empty() : Optional.of(new Numbering(100, 5)))
                     : attribute);
             key.add(new OwnPart(attribute.id()));
         }

@@ -1,12 +1,12 @@
 package entaxis.core.random;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -85,7 +85,7 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             Schema changed =
                     consistent(new Schema(types, start.sequences(), List.copyOf(tables.values()), start.programs()));
             RenameMap pairing = names(changed);
-            return new RandomEdits(SchemaRenaming.apply(changed, pairing, Dialect.of(entaxis.core.design.Target.ISO)),
+            return new RandomEdits(SchemaRenaming.apply(changed, pairing, Dialect.of(entaxis.core.targets.Target.ISO)),
                     pairing);
         }
 

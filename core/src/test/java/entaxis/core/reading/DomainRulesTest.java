@@ -2,9 +2,9 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -2,14 +2,14 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

@@ -2,10 +2,10 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -2,10 +2,10 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.targets.Target;
 import java.util.stream.IntStream;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;

@@ -3,9 +3,8 @@ package entaxis.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
-import entaxis.core.design.ObjectComment;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -14,6 +13,7 @@ import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -2,8 +2,8 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -3,12 +3,12 @@ package entaxis.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.Rounds;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

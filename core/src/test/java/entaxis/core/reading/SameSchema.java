@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -12,6 +11,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -148,7 +148,7 @@ public final class SameSchema {
         // a script may name the default schema where the catalog leaves it out
         QualifiedName referenced = QualifiedName.isDefaultSchema(key.referenced().namespace())
                 ? key.referenced().in("") : key.referenced();
-        return new ForeignKey(Optional.empty(), key.name(), key.columns(), referenced, key.referencedColumns(),
+        return new ForeignKey(key.name(), key.columns(), referenced, key.referencedColumns(),
                 key.onDelete(), key.onUpdate(), key.deferral());
     }
 

@@ -2,15 +2,15 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

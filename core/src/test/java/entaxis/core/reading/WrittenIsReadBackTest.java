@@ -3,7 +3,6 @@ package entaxis.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.Rounds;
 import entaxis.core.schema.Schema;
@@ -13,6 +12,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

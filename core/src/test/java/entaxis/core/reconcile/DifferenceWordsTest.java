@@ -2,10 +2,10 @@ package entaxis.core.reconcile;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -2,13 +2,13 @@ package entaxis.core.reconcile;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.TwoWays;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

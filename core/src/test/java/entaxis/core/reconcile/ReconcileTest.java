@@ -3,14 +3,14 @@ package entaxis.core.reconcile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -2,7 +2,6 @@ package entaxis.core.schema;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ProgramHead.Event;
 import entaxis.core.schema.ProgramHead.Named;
 import entaxis.core.schema.ProgramHead.RoutineHead;

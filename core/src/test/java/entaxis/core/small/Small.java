@@ -7,6 +7,7 @@ import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Outcome;
 import entaxis.core.change.Problem;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
@@ -20,11 +21,12 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.AttributeLine.Understood;
 import entaxis.core.sql.AttributeLineReader;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -108,6 +110,11 @@ public final class Small {
     /** A derived table. */
     public Table table(String name) {
         return Derivation.of(design).schema().table(name).orElseThrow(() -> new AssertionError("no table " + name));
+    }
+
+    /** A derived table with what its parts come from. */
+    public DerivedTable derived(String name) {
+        return Derivation.of(design).derived(QualifiedName.of(name));
     }
 
     /** Columns of a derived table in brief: key columns marked *, required ones !, each with its type. */

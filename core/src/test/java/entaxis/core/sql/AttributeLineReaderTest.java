@@ -2,7 +2,7 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
+import entaxis.core.schema.Identity;
 import entaxis.core.sql.AttributeLine.Fault;
 import entaxis.core.sql.AttributeLine.Understood;
 import java.util.Optional;

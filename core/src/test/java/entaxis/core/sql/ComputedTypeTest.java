@@ -2,10 +2,10 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -5,18 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Domain;
 import entaxis.core.design.Index;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.RelationshipId;
-import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.small.Small;
+import entaxis.core.targets.Target;
 import entaxis.core.type.TypeNames;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
@@ -89,7 +90,7 @@ class DefinitionLinesTest {
         Small small = new Small().entity("Site", "site_code char(4) primary key")
                 .entity("Visit", "visit_no integer primary key", "day date")
                 .relate("Site", "gets", Cardinality.EXACTLY_ONE, "Visit", "is at", Cardinality.ZERO_OR_MORE, false);
-        Table table = small.table("visit");
+        DerivedTable table = small.derived("visit");
         Index index = ((IndexLineReader.Read) IndexLineReader
                 .read("create unique index by_day on visit (day desc, site_code);", table)).index();
         assertThat(IndexLineReader.text(index, table)).isEqualTo("unique index by_day on (day desc, site_code)");

@@ -2,10 +2,10 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.golden.GoldenFile;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.stream.Collectors;

@@ -2,8 +2,8 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;

@@ -2,7 +2,6 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
@@ -10,6 +9,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Stream;

@@ -2,12 +2,12 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -9,13 +9,13 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.Schema;
 import entaxis.core.small.Small;
 import entaxis.core.syntax.Highlight.Run;
 import entaxis.core.syntax.ScriptLines;
 import entaxis.core.sql.Script.Kind;
+import entaxis.core.targets.Target;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -119,11 +119,11 @@ class ScriptWriterTest {
                         ColumnPath.own(small.attribute("Taxon", "name")), "Brizella o'stra",
                 ColumnPath.own(small.attribute("Taxon", "rank")), "null");
         InsertWriter writer = new InsertWriter(Dialect.of(Target.H2));
-        assertThat(writer.write(small.table("taxon"), new SampleRow(new RowId("w1"), small.id("Taxon"), values)))
+        assertThat(writer.write(small.derived("taxon"), new SampleRow(new RowId("w1"), small.id("Taxon"), values)))
                 .isEqualTo("INSERT INTO taxon (taxon_id, name, rank) VALUES (7, 'Brizella o''stra', NULL)");
-        assertThat(writer.write(small.table("taxon"), new SampleRow(new RowId("w1"), small.id("Taxon"), Map.of())))
+        assertThat(writer.write(small.derived("taxon"), new SampleRow(new RowId("w1"), small.id("Taxon"), Map.of())))
                 .isEqualTo("INSERT INTO taxon DEFAULT VALUES");
-        assertThat(writer.write(small.table("taxon"),
+        assertThat(writer.write(small.derived("taxon"),
                 new SampleRow(new RowId("w1"), small.id("Taxon"),
                         Map.of(ColumnPath.own(small.attribute("Taxon", "taxon_id")), "1); drop table taxon --"))))
                 .isEqualTo("INSERT INTO taxon (taxon_id) VALUES ('1); drop table taxon --')");

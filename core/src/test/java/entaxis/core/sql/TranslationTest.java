@@ -2,8 +2,8 @@ package entaxis.core.sql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.targets.Target;
 import org.junit.jupiter.api.Test;
 
 /** Scripts of one engine, written for another: what real scripts taught. */

@@ -2,16 +2,16 @@ package entaxis.core.syntax;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.Identity;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.AlterTableAction;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;

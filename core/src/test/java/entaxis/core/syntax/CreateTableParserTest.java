@@ -2,12 +2,11 @@ package entaxis.core.syntax;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnDefinition;
@@ -21,6 +20,7 @@ import entaxis.core.statement.SyntaxError;
 import entaxis.core.statement.TableConstraint;
 import entaxis.core.statement.TableElement;
 import entaxis.core.statement.TypeName;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;

@@ -2,9 +2,9 @@ package entaxis.core.syntax;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.Highlight.Ink;
 import entaxis.core.syntax.Highlight.Run;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;

@@ -1,12 +1,12 @@
 package entaxis.core.syntax;
 
-import entaxis.core.design.Target;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TableElement;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 

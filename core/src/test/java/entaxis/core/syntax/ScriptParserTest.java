@@ -2,12 +2,11 @@ package entaxis.core.syntax;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.ProgramHead;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.AddExtension;
@@ -34,6 +33,7 @@ import entaxis.core.statement.Statement;
 import entaxis.core.statement.SyntaxError;
 import entaxis.core.statement.TypeStatement;
 import entaxis.core.statement.UseSchema;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -2,8 +2,8 @@ package entaxis.core.token;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

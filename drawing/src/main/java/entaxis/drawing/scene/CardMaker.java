@@ -1,5 +1,7 @@
 package entaxis.drawing.scene;
 
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Area;
 import entaxis.core.design.Attribute;
@@ -21,7 +23,6 @@ import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 
@@ -47,7 +48,7 @@ final class CardMaker {
      * An entity as the concept has it: own attributes only, key attributes with their rank among all key columns of its
      * table.
      */
-    Card concept(Design design, Entity entity, Table table, SheetView view) {
+    Card concept(Design design, Entity entity, DerivedTable table, SheetView view) {
         List<Attribute> key = entity.primaryKey().stream().filter(OwnPart.class::isInstance).map(OwnPart.class::cast)
                 .flatMap(part -> entity.attribute(part.attribute()).stream()).toList();
         boolean typed = view.types() == SheetView.Types.ALWAYS;
@@ -65,21 +66,23 @@ final class CardMaker {
                 view.comments() ? wrapped(entity.meaning()) : List.of(), List.of());
     }
 
-    private static int rank(Table table, Attribute attribute) {
-        List<String> key = table.keyColumns();
-        Optional<ColumnPath> own = Optional.of(ColumnPath.own(attribute.id()));
-        return key.size() < 2 ? 0 : table.columns().stream().filter(column -> column.origin().equals(own)).findFirst()
+    private static int rank(DerivedTable table, Attribute attribute) {
+        List<String> key = table.table().keyColumns();
+        return key.size() < 2 ? 0 : table.column(ColumnPath.own(attribute.id()))
                 .map(column -> key.indexOf(column.name()) + 1).orElse(0);
     }
 
     /** A table as it will be created. */
-    Card table(Design design, OwnerId owner, Table table, Dialect dialect, SheetView view) {
+    Card table(Design design, DerivedTable derived, Dialect dialect, SheetView view) {
+        OwnerId owner = derived.element();
+        Table table = derived.table();
         List<String> key = table.keyColumns();
         List<Row> keyRows = new ArrayList<>();
         List<Row> rows = new ArrayList<>();
-        for (Column column : table.columns()) {
+        for (DerivedColumn made : derived.columns()) {
+            Column column = made.column();
             int rank = key.indexOf(column.name()) + 1;
-            Row row = new Row(column.name(), key.size() > 1 ? rank : 0, marks(table, column), !column.required(),
+            Row row = new Row(column.name(), key.size() > 1 ? rank : 0, marks(table, made), !column.required(),
                     view.types() == SheetView.Types.NEVER ? "" : dialect.type(column.type()),
                     comment(view, column.comment()));
             (rank > 0 ? keyRows : rows).add(row);
@@ -137,7 +140,7 @@ final class CardMaker {
                 .map(AlternateKey::number).map(number -> "(AK" + number + ")").collect(Collectors.joining());
     }
 
-    private static String marks(Table table, Column column) {
+    private static String marks(Table table, DerivedColumn column) {
         StringBuilder marks = new StringBuilder(column.migrated() ? "(FK)" : "");
         int number = 1;
         for (UniqueKey unique : table.uniqueKeys()) {

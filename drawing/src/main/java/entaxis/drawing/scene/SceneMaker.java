@@ -1,6 +1,7 @@
 package entaxis.drawing.scene;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
@@ -17,7 +18,6 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
-import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
@@ -49,7 +49,7 @@ public final class SceneMaker {
     private static final double SIGN_AWAY = 30;
     private static final double SIGN_ROOM = 26;
 
-    private record CardSource(Object stated, Table derived, OptionalInt hue, Dialect dialect, SheetView view,
+    private record CardSource(Object stated, DerivedTable derived, OptionalInt hue, Dialect dialect, SheetView view,
             Object types) { }
 
     private record Known(CardSource source, Card card) { }
@@ -211,14 +211,14 @@ public final class SceneMaker {
                 ? entity.area().flatMap(design.areas()::find).map(area -> OptionalInt.of(area.hue()))
                         .orElse(OptionalInt.empty())
                 : OptionalInt.empty();
-        Table derived = (lens == Lens.TABLES ? derivation : derivation.stated()).table(owner).orElseThrow();
+        DerivedTable derived = (lens == Lens.TABLES ? derivation : derivation.stated()).derived(owner).orElseThrow();
         Known old = known.get(owner);
         boolean same = old != null && old.source().stated() == stated && old.source().derived() == derived
                 && old.source().hue().equals(hue)
                 && old.source().dialect().target() == dialect.target() && old.source().view().equals(view)
                 && old.source().types() == design.types();
         Known now = same ? old : new Known(new CardSource(stated, derived, hue, dialect, view, design.types()),
-                lens == Lens.TABLES ? cards.table(design, owner, derived, dialect, view)
+                lens == Lens.TABLES ? cards.table(design, derived, dialect, view)
                         : cards.concept(design, (Entity) stated, derived, view));
         next.put(owner, now);
         return now.card();

@@ -1,9 +1,9 @@
 package entaxis.engines.catalog;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;

@@ -1,8 +1,8 @@
 package entaxis.engines.catalog;
 
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLFeatureNotSupportedException;

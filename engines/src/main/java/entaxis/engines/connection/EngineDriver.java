@@ -1,7 +1,7 @@
 package entaxis.engines.connection;
 
-import entaxis.core.design.ByEngine;
-import entaxis.core.design.Target;
+import entaxis.core.targets.ByEngine;
+import entaxis.core.targets.Target;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;

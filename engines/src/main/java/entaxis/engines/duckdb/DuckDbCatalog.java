@@ -1,6 +1,5 @@
 package entaxis.engines.duckdb;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.CheckRule;
@@ -14,6 +13,7 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Functions;
+import entaxis.core.targets.Target;
 import entaxis.core.token.SqlText;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.TableParts;

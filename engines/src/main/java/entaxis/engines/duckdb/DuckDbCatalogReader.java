@@ -1,10 +1,10 @@
 package entaxis.engines.duckdb;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
-import entaxis.core.design.ObjectComment;
+import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
 import java.sql.Connection;

@@ -1,6 +1,6 @@
 package entaxis.engines.h2;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.engines.connection.EngineDriver;
 import java.nio.file.Path;
 import java.util.Locale;

@@ -1,7 +1,7 @@
 package entaxis.engines.mariadb;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.mysql.MySqlCatalogReader;
 import java.sql.SQLException;

@@ -1,6 +1,5 @@
 package entaxis.engines.migration;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Comparison;
@@ -13,6 +12,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.LiveCatalog;
 import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.sandbox.SandboxFailure;

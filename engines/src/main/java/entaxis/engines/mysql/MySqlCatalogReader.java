@@ -1,8 +1,8 @@
 package entaxis.engines.mysql;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
 import java.sql.Connection;

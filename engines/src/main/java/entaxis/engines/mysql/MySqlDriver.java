@@ -1,6 +1,6 @@
 package entaxis.engines.mysql;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.engines.connection.EngineDriver;
 import java.time.Duration;
 import java.util.Locale;

@@ -1,7 +1,7 @@
 package entaxis.engines.oracle;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.sql.Dialect;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;

@@ -1,17 +1,16 @@
 package entaxis.engines.postgresql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -25,6 +24,7 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IndexOrdering;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import entaxis.engines.catalog.Catalog;

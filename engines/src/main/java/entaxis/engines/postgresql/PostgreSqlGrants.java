@@ -1,11 +1,11 @@
 package entaxis.engines.postgresql;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Privileges;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.Catalog;
 import java.sql.Array;
 import java.sql.SQLException;

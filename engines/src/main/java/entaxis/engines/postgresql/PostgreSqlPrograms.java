@@ -1,8 +1,8 @@
 package entaxis.engines.postgresql;
 
-import entaxis.core.design.ObjectComment;
-import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.sql.Dialect;
 import entaxis.engines.catalog.Catalog;

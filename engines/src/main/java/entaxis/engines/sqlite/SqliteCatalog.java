@@ -1,8 +1,5 @@
 package entaxis.engines.sqlite;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
@@ -10,8 +7,10 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -19,6 +18,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.TableParts;
 import java.sql.ResultSet;

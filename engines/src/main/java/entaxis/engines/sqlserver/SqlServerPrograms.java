@@ -1,7 +1,7 @@
 package entaxis.engines.sqlserver;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
 import java.sql.SQLException;

@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.golden.ChangeCase;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
@@ -14,6 +13,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.migration.Execution;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;

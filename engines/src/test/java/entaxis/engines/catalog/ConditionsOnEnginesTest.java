@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.RenameMap;
@@ -15,6 +14,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;

@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
@@ -11,6 +10,7 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;

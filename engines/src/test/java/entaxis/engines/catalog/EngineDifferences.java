@@ -1,7 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
@@ -9,6 +7,7 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -20,6 +19,7 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.LossReport;
 import entaxis.core.sql.TableFeatures;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashSet;

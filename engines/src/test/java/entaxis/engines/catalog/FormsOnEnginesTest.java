@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
@@ -11,6 +10,7 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;

@@ -3,7 +3,6 @@ package entaxis.engines.catalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.random.RandomDesigns;
@@ -15,6 +14,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;

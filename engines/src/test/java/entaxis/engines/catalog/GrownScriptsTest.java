@@ -2,12 +2,12 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.SameSchema;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import entaxis.engines.mariadb.MariaDbCatalog;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;

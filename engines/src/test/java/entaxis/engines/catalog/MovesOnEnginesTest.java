@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.Question;
@@ -17,6 +16,7 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.engines.h2.H2Catalog;
 import entaxis.engines.mariadb.MariaDbCatalog;
 import entaxis.engines.postgresql.PostgreSqlCatalog;

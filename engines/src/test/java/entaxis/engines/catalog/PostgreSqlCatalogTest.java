@@ -3,7 +3,6 @@ package entaxis.engines.catalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
@@ -12,6 +11,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;

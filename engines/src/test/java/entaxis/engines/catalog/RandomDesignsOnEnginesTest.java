@@ -3,7 +3,6 @@ package entaxis.engines.catalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.Rounds;
 import entaxis.core.reading.SameSchema;
@@ -13,6 +12,7 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.duckdb.DuckDbCatalog;
 import entaxis.engines.h2.H2Catalog;
 import entaxis.engines.mariadb.MariaDbCatalog;

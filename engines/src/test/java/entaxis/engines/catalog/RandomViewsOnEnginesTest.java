@@ -2,16 +2,16 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.random.Rounds;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.sql.Connection;

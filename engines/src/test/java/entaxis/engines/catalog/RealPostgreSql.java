@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SameSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -12,6 +11,7 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
 import java.sql.Connection;
 import java.sql.SQLException;

@@ -2,7 +2,7 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

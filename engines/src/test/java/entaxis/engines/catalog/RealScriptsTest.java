@@ -2,8 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
@@ -13,6 +11,7 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -22,6 +21,7 @@ import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.mariadb.MariaDbCatalog;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
 import entaxis.engines.sqlite.SqliteCatalog;

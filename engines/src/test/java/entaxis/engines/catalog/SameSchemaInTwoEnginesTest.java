@@ -2,7 +2,7 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.EngineDifferences.Explained;
 import entaxis.engines.catalog.EngineDifferences.Rule;
 import java.io.IOException;

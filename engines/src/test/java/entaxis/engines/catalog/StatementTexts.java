@@ -1,6 +1,6 @@
 package entaxis.engines.catalog;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.core.token.Lexer;
 import java.util.ArrayList;
 import java.util.List;

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import entaxis.core.design.SqlName;
-import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
@@ -23,6 +22,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;

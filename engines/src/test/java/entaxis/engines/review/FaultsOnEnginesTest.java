@@ -3,6 +3,8 @@ package entaxis.engines.review;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
@@ -13,14 +15,12 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
-import entaxis.core.design.Target;
 import entaxis.core.review.About;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Policy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -29,6 +29,7 @@ import entaxis.core.sql.InsertWriter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.RealMariaDb;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
@@ -36,6 +37,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -65,7 +67,7 @@ class FaultsOnEnginesTest {
         private final Dialect dialect;
         private final Statement statement;
         private final Derivation derivation;
-        private final Map<OwnerId, Table> tables = new HashMap<>();
+        private final Map<OwnerId, DerivedTable> tables = new HashMap<>();
         private final Set<OwnerId> refused = new HashSet<>();
         private final Map<String, Integer> held;
         private final List<Finding> findings;
@@ -86,13 +88,16 @@ class FaultsOnEnginesTest {
 
         void run() {
             Schema schema = derivation.schema();
-            DialectAdapter.fit(schema, dialect).schema().tables()
-                    .forEach(table -> table.origin().ifPresent(owner -> tables.put(owner, table)));
+            List<Table> held = DialectAdapter.fit(schema, dialect).schema().tables();
+            derivation.tables().values().forEach(derived -> tables.put(derived.element(),
+                    as(derived, held.get(tables.size()))));
             Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "faults");
             for (Script.Statement one : script.statements()) {
                 Optional<String> why = refusal(one.text());
                 if (why.isPresent()) {
-                    one.origin().ifPresent(refused::add);
+                    tables.values().stream()
+                            .filter(table -> one.table().equals(Optional.of(table.table().qualifiedName())))
+                            .forEach(table -> refused.add(table.element()));
                     assertThat(faults)
                             .as("%s refuses a table of a design without a fault: %s\n%s", as, why.get(), one.text())
                             .isNotEmpty();
@@ -105,6 +110,15 @@ class FaultsOnEnginesTest {
             assertThat(faults).as(as).allMatch(fault -> Set
                     .of("row-breaks-rule", "default-unfit", "check-never", "mandatory-cycle", "set-null-required")
                     .contains(fault.rule()));
+        }
+
+        /** A derived table with the types and names of the engine. */
+        private static DerivedTable as(DerivedTable derived, Table held) {
+            List<DerivedColumn> columns = new ArrayList<>();
+            for (int i = 0; i < held.columns().size(); i++) {
+                columns.add(new DerivedColumn(derived.columns().get(i).path(), held.columns().get(i)));
+            }
+            return new DerivedTable(derived.element(), held, columns, derived.relationships());
         }
 
         private Optional<String> refusal(String sql) {
@@ -266,9 +280,8 @@ class FaultsOnEnginesTest {
         private Optional<String> put(Entity entity, Map<AttributeId, String> instead) {
             int own = number++;
             Map<ColumnPath, String> values = new HashMap<>();
-            Table table = tables.get(entity.id());
-            for (Column column : table.columns()) {
-                ColumnPath path = column.origin().orElseThrow();
+            DerivedTable table = tables.get(entity.id());
+            for (ColumnPath path : table.paths()) {
                 if (path.migrated()) {
                     RelationshipId reference = path.hops().getFirst().relationship();
                     Relationship relationship = design.relationships().get(reference);
@@ -291,8 +304,8 @@ class FaultsOnEnginesTest {
             for (Entity entity : refused.isEmpty() ? design.entities() : List.<Entity>of()) {
                 if (fault.about().stream().anyMatch(about -> about.id().equals(entity.id().value()))) {
                     Map<ColumnPath, String> values = new HashMap<>();
-                    tables.get(entity.id()).columns().forEach(column -> values.put(column.origin().orElseThrow(),
-                            fit.getOrDefault(column.origin().orElseThrow().attribute(), "1")));
+                    tables.get(entity.id()).paths()
+                            .forEach(path -> values.put(path, fit.getOrDefault(path.attribute(), "1")));
                     Optional<String> why = refusal(new InsertWriter(dialect).write(tables.get(entity.id()),
                             new SampleRow(new RowId("w0"), entity.id(), values)));
                     assertThat(why).as("%s: a first row of %s", as, entity.name()).isPresent();
@@ -310,7 +323,7 @@ class FaultsOnEnginesTest {
             } else if (!faulty("check-never", child) && !refused.contains(parent.id())
                     && others(child, child.attributes().getFirst())
                     && put(child, Map.of()).isEmpty()) {
-                String key = dialect.name(tables.get(parent.id()).keyColumns().getFirst());
+                String key = dialect.name(tables.get(parent.id()).table().keyColumns().getFirst());
                 String sql =
                         "DELETE FROM " + dialect.name(tables.get(parent.id()).name()) + " WHERE " + key + " >= 100";
                 assertThat(refusal(sql)).as("%s: %s", as, sql).isPresent();

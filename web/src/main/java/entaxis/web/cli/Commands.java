@@ -1,7 +1,7 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
 import entaxis.core.review.Level;
+import entaxis.core.targets.Target;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;

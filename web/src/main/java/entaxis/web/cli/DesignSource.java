@@ -1,7 +1,6 @@
 package entaxis.web.cli;
 
 import entaxis.core.design.Design;
-import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reverse.ReversedDesign;
@@ -9,6 +8,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.targets.Target;
 import entaxis.drawing.paint.PictureSource;
 import entaxis.exchange.DesignFile;
 import entaxis.web.reading.Connections;

@@ -1,7 +1,7 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
+import entaxis.core.targets.Target;
 import entaxis.exchange.ReadingJson;
 import java.io.PrintStream;
 import java.util.List;

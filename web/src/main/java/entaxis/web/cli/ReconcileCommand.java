@@ -1,6 +1,5 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
@@ -19,6 +18,7 @@ import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import entaxis.exchange.ReconcileJson;
 import entaxis.web.reading.Connections;

@@ -1,9 +1,9 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.targets.Target;
 import entaxis.exchange.ScriptText;
 import java.io.IOException;
 import java.io.PrintStream;

@@ -1,6 +1,6 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.util.Optional;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;

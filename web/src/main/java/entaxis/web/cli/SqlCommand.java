@@ -1,6 +1,5 @@
 package entaxis.web.cli;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -9,6 +8,7 @@ import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions.Letters;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.io.PrintStream;
 import java.nio.file.Path;
 import java.util.HashSet;

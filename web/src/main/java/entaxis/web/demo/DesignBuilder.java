@@ -6,6 +6,7 @@ import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.SheetAspect;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
@@ -25,7 +26,6 @@ import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
@@ -35,7 +35,7 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
 import entaxis.core.design.TypeId;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.sql.AttributeLine.Understood;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
@@ -111,7 +111,7 @@ final class DesignBuilder {
 
     /** Gives an entity's table an index. */
     DesignBuilder index(String entity, String line) {
-        Table table = Derivation.of(design).table(entities.get(entity)).orElseThrow();
+        DerivedTable table = Derivation.of(design).derived(entities.get(entity)).orElseThrow();
         if (!(IndexLineReader.read(line, table) instanceof IndexLineReader.Read(Index index))) {
             throw new IllegalStateException(line);
         }
@@ -147,13 +147,13 @@ final class DesignBuilder {
     /** Adds sample rows: values by column name. */
     DesignBuilder rows(String of, List<Map<String, String>> rows) {
         OwnerId owner = entities.containsKey(of) ? entities.get(of) : bridges.get(of);
-        Table table = Derivation.of(design).table(owner).orElseThrow();
+        DerivedTable table = Derivation.of(design).derived(owner).orElseThrow();
         for (Map<String, String> row : rows) {
             Map<ColumnPath, String> values = new HashMap<>();
             row.forEach((column,
                     value) -> values.put(table.column(column)
                             .orElseThrow(() -> new IllegalStateException("no column " + column + " in " + table.name()))
-                    .origin().orElseThrow(), value));
+                    .path(), value));
             apply(new Change.AddRow(new SampleRow(new RowId("w" + ++next), owner, values)));
         }
         return this;

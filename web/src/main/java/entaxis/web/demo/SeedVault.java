@@ -4,9 +4,9 @@ import static entaxis.core.design.Cardinality.EXACTLY_ONE;
 import static entaxis.core.design.Cardinality.ONE_OR_MORE;
 import static entaxis.core.design.Cardinality.ZERO_OR_MORE;
 import static entaxis.core.design.Cardinality.ZERO_OR_ONE;
-import static entaxis.core.design.ReferentialAction.CASCADE;
-import static entaxis.core.design.ReferentialAction.NO_ACTION;
-import static entaxis.core.design.ReferentialAction.SET_NULL;
+import static entaxis.core.schema.ReferentialAction.CASCADE;
+import static entaxis.core.schema.ReferentialAction.NO_ACTION;
+import static entaxis.core.schema.ReferentialAction.SET_NULL;
 
 import entaxis.core.design.Design;
 import entaxis.core.design.DesignProperties;
@@ -15,7 +15,7 @@ import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Map;
 

@@ -20,16 +20,18 @@ import entaxis.core.design.OwnerId;
 import entaxis.core.design.Picture;
 import entaxis.core.design.PictureId;
 import entaxis.core.design.Place;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
-import entaxis.core.design.Target;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.sentence.Counts;
 import entaxis.core.sentence.NewRelationships;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
@@ -196,8 +198,8 @@ public final class EditReader {
         String text = form.value().strip();
         Attribute now = design.attribute(form.owner(), form.attribute())
                 .orElse(Attribute.of(form.attribute(), "", SqlType.largeText()));
-        Attribute.Identity identity = Attribute.Identity.NONE;
-        Optional<Attribute.Numbering> numbering = Optional.empty();
+        Identity identity = Identity.NONE;
+        Optional<Numbering> numbering = Optional.empty();
         Optional<String> generated = Optional.empty();
         if (GENERATED.matcher(text).lookingAt()) {
             switch (AttributeLineReader.read("x integer " + text)) {
@@ -213,15 +215,15 @@ public final class EditReader {
         } else if (AttributeLineReader.expressionFault(text).isPresent()) {
             return Faulty.of("default", AttributeLineReader.expressionFault(text).get());
         }
-        boolean made = identity != Attribute.Identity.NONE || generated.isPresent();
+        boolean made = identity != Identity.NONE || generated.isPresent();
         List<Change> changes = new ArrayList<>();
-        boolean wasMade = now.identity() != Attribute.Identity.NONE || now.generated().isPresent();
+        boolean wasMade = now.identity() != Identity.NONE || now.generated().isPresent();
         if (wasMade) {
-            changes.add(alter(new AttributeAspect.Numbers(Attribute.Identity.NONE, Optional.empty())));
+            changes.add(alter(new AttributeAspect.Numbers(Identity.NONE, Optional.empty())));
             changes.add(alter(new AttributeAspect.Generated(Optional.empty())));
         }
         changes.add(alter(new AttributeAspect.Default(made || text.isEmpty() ? Optional.empty() : Optional.of(text))));
-        if (identity != Attribute.Identity.NONE) {
+        if (identity != Identity.NONE) {
             changes.add(alter(new AttributeAspect.Numbers(identity, numbering)));
         }
         if (generated.isPresent()) {

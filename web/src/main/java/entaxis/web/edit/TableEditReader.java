@@ -2,12 +2,12 @@ package entaxis.web.edit;
 
 import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Index;
 import entaxis.core.design.NamedCheck;
-import entaxis.core.schema.Table;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
 import entaxis.core.sql.IndexLineReader;
@@ -49,7 +49,7 @@ final class TableEditReader {
             }
             return EditReader.plain(new Change.SetIndexes(form.entity(), indexes));
         }
-        Optional<Table> table = Derivation.of(design).stated().table(form.entity());
+        Optional<DerivedTable> table = Derivation.of(design).stated().derived(form.entity());
         if (table.isEmpty()) {
             return EditReader.plain(new Change.SetIndexes(form.entity(), indexes));
         }

@@ -1,6 +1,7 @@
 package entaxis.web.ledger;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Area;
 import entaxis.core.design.Attribute;
@@ -15,7 +16,6 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
 import entaxis.core.sentence.Sentence;
 import entaxis.core.sql.AttributeLineWriter;
 import java.util.List;
@@ -41,7 +41,7 @@ public record EntityLedger(String id, String name, String meaning, String area, 
         return new EntityLedger(entity.id().value(), entity.name(), entity.meaning(),
                 entity.area().flatMap(design.areas()::find).map(Area::name).orElse(""),
                 design.areas().stream().map(Area::name).toList(),
-                rows(design, derivation.stated().table(entity.id()).orElseThrow(), entity.id(), entity),
+                rows(design, derivation.stated().derived(entity.id()).orElseThrow(), entity.id(), entity),
                 design.relationshipsOf(entity.id()).map(relationship -> new Reading(relationship.id().value(),
                         Sentence.of(design, relationship,
                                 relationship.first().entity().equals(entity.id()) ? Side.FIRST : Side.SECOND).text()))
@@ -49,12 +49,13 @@ public record EntityLedger(String id, String name, String meaning, String area, 
                 entity.attributes().stream().map(new AttributeLineWriter(design)::write).toList());
     }
 
-    private static List<LedgerRow> rows(Design design, Table table, OwnerId owner, Entity entity) {
+    private static List<LedgerRow> rows(Design design, DerivedTable table, OwnerId owner, Entity entity) {
         return table.columns().stream().map(column -> {
-            ColumnPath path = column.origin().orElseThrow();
-            int rank = table.keyColumns().indexOf(column.name()) + 1;
-            return path.migrated() ? foreign(design, entity, column, path, rank)
-                    : own(design, entity, column, design.attribute(owner, path.attribute()).orElseThrow(), rank);
+            ColumnPath path = column.path();
+            int rank = table.table().keyColumns().indexOf(column.name()) + 1;
+            return path.migrated() ? foreign(design, entity, column.column(), path, rank)
+                    : own(design, entity, column.column(), design.attribute(owner, path.attribute()).orElseThrow(),
+                            rank);
         }).toList();
     }
 
@@ -66,7 +67,7 @@ public record EntityLedger(String id, String name, String meaning, String area, 
         RelationshipId id = path.hops().getFirst().relationship();
         Relationship relationship = design.relationships().get(id);
         Side parent = path.hops().getFirst().parent();
-        ColumnPath keyColumn = new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute());
+        ColumnPath keyColumn = path.inParent();
         return LedgerRow.foreign(id, parent, keyColumn, column,
                 design.entities().get(relationship.end(parent).entity()).name(), relationship.end(parent).verb(),
                 keys(entity, new InheritedPart(id), rank));

@@ -1,18 +1,17 @@
 package entaxis.web.ledger;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Attribute;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
-import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SqlName;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.IndexLineReader;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,14 +40,15 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
 
     /** The keys of an entity. */
     public static KeysLedger of(Design design, Derivation derivation, Entity entity) {
-        Table table = derivation.stated().table(entity.id()).orElseThrow();
+        DerivedTable table = derivation.stated().derived(entity.id()).orElseThrow();
         boolean generated =
                 entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId id)
-                && entity.attribute(id).map(own -> own.identity() != Attribute.Identity.NONE).orElse(false);
+                && entity.attribute(id).map(own -> own.identity() != Identity.NONE).orElse(false);
         boolean idTaken = entity.attributes().stream().anyMatch(attribute -> SqlName.of(attribute.name()).equals("id"));
         List<IndexRow> indexes = new ArrayList<>();
+        List<TableIndex> derived = table.table().indexes();
         entity.indexes().forEach(index -> indexes.add(new IndexRow(indexes.size(), IndexLineReader.text(index, table),
-                indexes.size() < table.indexes().size() ? table.indexes().get(indexes.size()).name() : "")));
+                indexes.size() < derived.size() ? derived.get(indexes.size()).name() : "")));
         List<RuleRow> rules = new ArrayList<>();
         entity.checks().forEach(check -> rules.add(new RuleRow(rules.size(), check.name().isEmpty() ? check.condition()
                 : "constraint " + check.name() + " check (" + check.condition() + ")")));
@@ -58,20 +58,14 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
                 generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules);
     }
 
-    private static List<Part> parts(Table table, List<KeyPart> key) {
+    private static List<Part> parts(DerivedTable table, List<KeyPart> key) {
         List<Part> parts = new ArrayList<>();
         for (KeyPart part : key) {
-            for (Column column : table.columns()) {
-                ColumnPath path = column.origin().orElseThrow();
-                boolean same = switch (part) {
-                    case OwnPart(AttributeId attribute) -> path.equals(ColumnPath.own(attribute));
-                    case InheritedPart(RelationshipId id) ->
-                            path.migrated() && path.hops().getFirst().relationship().equals(id);
-                };
-                if (same) {
+            for (DerivedColumn column : table.columns()) {
+                if (column.path().part().equals(part)) {
                     String id = part instanceof OwnPart(AttributeId attribute) ? attribute.value()
                             : ((InheritedPart) part).relationship().value();
-                    parts.add(new Part(id, column.name(), column.type().text()));
+                    parts.add(new Part(id, column.name(), column.column().type().text()));
                 }
             }
         }

@@ -1,11 +1,11 @@
 package entaxis.web.ledger;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.impact.Impact;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +33,7 @@ public record ReachLedger(List<Choice> columns, Optional<Impact> reach) {
     public static ReachLedger of(Design design, Derivation derivation, Entity entity, String leaf) {
         OptionalInt chosen = leaf.equals(LEAF) ? OptionalInt.empty()
                 : OptionalInt.of(Integer.parseInt(leaf.substring(LEAF.length() + 1)));
-        List<Column> columns = derivation.table(entity.id()).map(Table::columns).orElse(List.of());
+        List<DerivedColumn> columns = derivation.derived(entity.id()).map(DerivedTable::columns).orElse(List.of());
         List<Choice> choices = new ArrayList<>(List.of(new Choice(LEAF, "the whole table", chosen.isEmpty())));
         for (int i = 0; i < columns.size(); i++) {
             choices.add(
@@ -41,8 +41,7 @@ public record ReachLedger(List<Choice> columns, Optional<Impact> reach) {
         }
         boolean column = chosen.isPresent() && chosen.getAsInt() < columns.size();
         return new ReachLedger(choices,
-                column ? columns.get(chosen.getAsInt()).origin()
-                        .flatMap(path -> Impact.of(design, derivation, entity.id(), path))
+                column ? Impact.of(design, derivation, entity.id(), columns.get(chosen.getAsInt()).path())
                 : Impact.of(design, derivation, entity.id()));
     }
 }

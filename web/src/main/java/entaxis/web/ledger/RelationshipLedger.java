@@ -1,16 +1,17 @@
 package entaxis.web.ledger;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.End;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.OwnerId;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.sentence.Sentence;
 import entaxis.core.word.Words;
 import java.util.List;
@@ -72,7 +73,7 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
     public static RelationshipLedger of(Design design, Derivation derivation, Relationship relationship) {
         Optional<Side> child = relationship.child();
         OwnerId holder = child.<OwnerId>map(side -> relationship.end(side).entity()).orElse(relationship.id());
-        Table table = derivation.stated().table(holder).orElseThrow();
+        DerivedTable table = derivation.stated().derived(holder).orElseThrow();
         List<MadeColumn> columns = table.columns().stream().filter(column -> madeBy(column, relationship))
                 .map(column -> made(design, relationship, table, column)).toList();
         boolean canBeNull =
@@ -126,19 +127,18 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
         return relationship.name().isBlank() ? both : relationship.name();
     }
 
-    private static boolean madeBy(Column column, Relationship relationship) {
-        return column.origin()
-                .map(path -> path.migrated() && path.hops().getFirst().relationship().equals(relationship.id()))
-                .orElse(false);
+    private static boolean madeBy(DerivedColumn column, Relationship relationship) {
+        return column.path().part().equals(new InheritedPart(relationship.id()));
     }
 
-    private static MadeColumn made(Design design, Relationship relationship, Table table, Column column) {
-        ColumnPath path = column.origin().orElseThrow();
+    private static MadeColumn made(Design design, Relationship relationship, DerivedTable table,
+            DerivedColumn column) {
+        ColumnPath path = column.path();
         Side parent = path.hops().getFirst().parent();
-        ColumnPath key = new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute());
+        ColumnPath key = path.inParent();
         return new MadeColumn((parent + "-" + key).replace('.', '_').replace("+", "p"), parent.name(), key.toString(),
                 column.name(),
-                relationship.end(parent).columnNames().containsKey(key), column.type().text(), table.name(),
+                relationship.end(parent).columnNames().containsKey(key), column.column().type().text(), table.name(),
                 entity(design, relationship.end(parent)));
     }
 

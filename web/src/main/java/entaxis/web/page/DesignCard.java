@@ -1,6 +1,6 @@
 package entaxis.web.page;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import entaxis.web.store.DesignRow;
 import java.time.Duration;

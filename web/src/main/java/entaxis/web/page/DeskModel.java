@@ -11,7 +11,7 @@ import entaxis.core.design.PictureId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.drawing.scene.Lens;
 import entaxis.web.ledger.Contents;
 import entaxis.web.ledger.EntityLedger;

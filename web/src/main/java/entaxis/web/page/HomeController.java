@@ -8,7 +8,7 @@ import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.web.demo.SeedVault;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;

@@ -1,11 +1,11 @@
 package entaxis.web.page;
 
-import entaxis.core.design.Target;
 import entaxis.core.normalize.FlatSheet;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reading.SteppedOver;
 import entaxis.core.reverse.ReversedDesign;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;

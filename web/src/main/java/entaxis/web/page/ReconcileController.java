@@ -2,13 +2,13 @@ package entaxis.web.page;
 
 import entaxis.core.change.Problem;
 import entaxis.core.design.OwnerId;
-import entaxis.core.design.Target;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.syntax.ScriptLines;
+import entaxis.core.targets.Target;
 import entaxis.drawing.paint.Mark;
 import entaxis.drawing.scene.Lens;
 import entaxis.engines.migration.Rehearsal;
@@ -384,7 +384,8 @@ class ReconcileController {
         ReconcileView view = reconciling.view(open, side, false);
         Map<OwnerId, Mark> marks = new HashMap<>();
         open.derivation().tables()
-                .forEach((owner, table) -> view.groups().stream().filter(group -> group.name().equals(table.label()))
+                .forEach((owner, table) -> view.groups().stream()
+                        .filter(group -> group.name().equals(table.table().label()))
                         .findFirst()
                         .ifPresent(group -> marks.put(owner, new Mark(group.rows().size(),
                                 group.rows().getFirst().difference().risk() == Risk.LOSES_DATA))));

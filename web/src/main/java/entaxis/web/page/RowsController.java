@@ -2,13 +2,13 @@ package entaxis.web.page;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.Problem;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Values;
-import entaxis.core.schema.Table;
 import entaxis.web.edit.EditForm;
 import entaxis.web.edit.WrongRequest;
 import entaxis.web.review.Reviews;
@@ -78,13 +78,13 @@ class RowsController {
     }
 
     private static Optional<String> unfit(OpenDesign open, SampleRow row, ColumnPath path, String value) {
-        return open.derivation().stated().table(row.table()).stream().flatMap(table -> table.columns().stream())
-                .filter(column -> column.origin().equals(Optional.of(path))).findFirst()
+        return open.derivation().stated().derived(row.table()).stream().flatMap(table -> table.columns().stream())
+                .filter(column -> column.path().equals(path)).findFirst()
                 .flatMap(column -> Values.unfitCell(Reviewed.of(open.design(), open.derivation()), column, value));
     }
 
     private void grid(OpenDesign open, OwnerId owner, Model model) {
-        Table table = open.derivation().stated().table(owner)
+        DerivedTable table = open.derivation().stated().derived(owner)
                 .orElseThrow(() -> new WrongRequest("there is no table of " + owner));
         model.addAttribute("open", open);
         model.addAttribute("grid", RowGrid.of(open.design(), table, owner, reviews.of(open)));

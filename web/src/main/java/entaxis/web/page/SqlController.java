@@ -2,7 +2,6 @@ package entaxis.web.page;
 
 import entaxis.core.change.Patch;
 import entaxis.core.change.Problem;
-import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.review.Level;
 import entaxis.core.schema.Table;
@@ -13,6 +12,7 @@ import entaxis.core.sql.Script;
 import entaxis.core.syntax.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.core.update.TypedScript;
 import entaxis.web.edit.WrongRequest;
 import entaxis.web.review.Reviews;
@@ -225,7 +225,7 @@ class SqlController {
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             int number = 0;
             for (Map.Entry<String, String> part : script(open, target(open, asked.target()), asked)
-                    .perTable(owner -> open.derivation().table(owner).map(Table::name).orElse("")).entrySet()) {
+                    .perTable().entrySet()) {
                 zip.putNextEntry(new ZipEntry(String.format("%03d_", ++number)
                         + FileName.of(part.getKey().isEmpty() ? "schema" : part.getKey(), "sql")));
                 zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));

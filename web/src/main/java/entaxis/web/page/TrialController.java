@@ -1,10 +1,13 @@
 package entaxis.web.page;
 
 import entaxis.core.change.Problem;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Table;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
@@ -145,21 +148,21 @@ class TrialController {
 
     private void page(Model model, OpenDesign open, String wanted, Map<ColumnPath, String> typed) {
         DeskModel.strip(model, open, "trial", wanted);
-        List<Table> tables =
-                open.derivation().schema().tables().stream().filter(table -> !table.columns().isEmpty()).toList();
+        List<DerivedTable> tables =
+                open.derivation().tables().values().stream().filter(table -> !table.columns().isEmpty()).toList();
         model.addAttribute("tables", tables);
         Optional<TrialSession> session = trials.session(open);
         session.ifPresent(now -> model.addAttribute("attempt", now));
-        tables.stream().filter(table -> table.origin().orElseThrow().value().equals(wanted)).findFirst()
+        tables.stream().filter(table -> table.element().value().equals(wanted)).findFirst()
                 .or(() -> tables.stream().findFirst()).ifPresent(table -> {
-                    OwnerId owner = table.origin().orElseThrow();
+                    OwnerId owner = table.element();
                     model.addAttribute("table", table);
                     model.addAttribute("owner", owner.value());
                     model.addAttribute("cells",
-                            table.columns().stream().map(column -> cell(table, column, typed)).toList());
-                    model.addAttribute("question", Trials.question(table));
+                            table.columns().stream().map(column -> cell(table.table(), column, typed)).toList());
+                    model.addAttribute("question", Trials.question(table.table()));
                     Map<String, List<String>> notes = RowGrid.of(open.design(),
-                            open.derivation().stated().table(owner).orElse(table), owner, reviews.of(open)).notes();
+                            open.derivation().stated().derived(owner).orElse(table), owner, reviews.of(open)).notes();
                     model.addAttribute("rows",
                             open.design().rows().stream().filter(row -> row.table().equals(owner)).map(row -> {
                         Optional<StatementOutcome> outcome = session.flatMap(now -> now.row(row.id()));
@@ -173,9 +176,10 @@ class TrialController {
                 });
     }
 
-    private static Cell cell(Table table, Column column, Map<ColumnPath, String> typed) {
-        ColumnPath path = column.origin().orElseThrow();
-        String hint = column.identity() != entaxis.core.design.Attribute.Identity.NONE ? "numbered by the engine"
+    private static Cell cell(Table table, DerivedColumn derived, Map<ColumnPath, String> typed) {
+        Column column = derived.column();
+        ColumnPath path = derived.path();
+        String hint = column.identity() != Identity.NONE ? "numbered by the engine"
                 : column.defaultValue().map(value -> "default " + value)
                         .orElse(column.required() ? "required" : "may be empty");
         String refers = table.foreignKeys().stream().filter(key -> key.columns().contains(column.name())).findFirst()

@@ -1,6 +1,6 @@
 package entaxis.web.reading;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.time.Duration;
 import java.util.Optional;
 

@@ -1,8 +1,8 @@
 package entaxis.web.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
 import entaxis.engines.catalog.CatalogProgress;
 import entaxis.engines.catalog.LiveCatalog;

@@ -1,6 +1,6 @@
 package entaxis.web.reading;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import entaxis.engines.connection.EngineDriver;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;

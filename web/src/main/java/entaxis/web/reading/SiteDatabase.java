@@ -1,12 +1,12 @@
 package entaxis.web.reading;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.sandbox.SandboxLimits;
 import entaxis.engines.trial.StatementOutcome;

@@ -1,7 +1,7 @@
 package entaxis.web.reconcile;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
+import entaxis.core.targets.Target;
 import java.time.Instant;
 import java.util.List;
 

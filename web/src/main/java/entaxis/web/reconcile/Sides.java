@@ -1,12 +1,12 @@
 package entaxis.web.reconcile;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.SiteDatabase;
 import entaxis.web.store.DesignRow;

@@ -36,7 +36,7 @@ public final class NoteRows {
     }
 
     private static RowGrid grid(OwnerId owner, Review review, Design design, Derivation derivation) {
-        return RowGrid.of(design, derivation.stated().table(owner).orElseThrow(), owner, review);
+        return RowGrid.of(design, derivation.stated().derived(owner).orElseThrow(), owner, review);
     }
 
     private static Stream<RowGrid.Row> row(About about, RowGrid grid) {

@@ -1,5 +1,7 @@
 package entaxis.web.rows;
 
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.OwnerId;
@@ -7,8 +9,6 @@ import entaxis.core.design.SampleRow;
 import entaxis.core.review.About;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Review;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -40,7 +40,7 @@ public record RowGrid(String owner, String table, List<String> columns, List<Row
     }
 
     /** The rows of a table. */
-    public static RowGrid of(Design design, Table table, OwnerId owner, Review review) {
+    public static RowGrid of(Design design, DerivedTable table, OwnerId owner, Review review) {
         Map<String, List<String>> notes = new HashMap<>();
         for (Finding finding : review.findings()) {
             for (About about : finding.about()) {
@@ -50,7 +50,7 @@ public record RowGrid(String owner, String table, List<String> columns, List<Row
             }
         }
         List<SampleRow> all = design.rows().stream().filter(row -> row.table().equals(owner)).toList();
-        List<Column> columns = table.columns().stream().filter(column -> column.origin().isPresent()).toList();
+        List<DerivedColumn> columns = table.columns();
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < all.size() && i < MAX_COUNT; i++) {
             SampleRow row = all.get(i);
@@ -58,12 +58,12 @@ public record RowGrid(String owner, String table, List<String> columns, List<Row
             rows.add(new Row(row.id().value(), i + 1, cells,
                     notes.getOrDefault(table.name() + " row " + (i + 1), List.of())));
         }
-        return new RowGrid(owner.value(), table.name(), columns.stream().map(Column::name).toList(), rows,
+        return new RowGrid(owner.value(), table.name(), columns.stream().map(DerivedColumn::name).toList(), rows,
                 all.size() - rows.size());
     }
 
-    private static Cell cell(Column column, SampleRow row) {
-        ColumnPath path = column.origin().orElseThrow();
+    private static Cell cell(DerivedColumn column, SampleRow row) {
+        ColumnPath path = column.path();
         return new Cell(path.toString(), column.name(), row.values().getOrDefault(path, ""));
     }
 }

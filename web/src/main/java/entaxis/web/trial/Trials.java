@@ -1,17 +1,18 @@
 package entaxis.web.trial;
 
 import entaxis.core.change.Change;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertWriter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.sandbox.SandboxFailure;
 import entaxis.engines.sandbox.Sandboxes;
@@ -110,7 +111,7 @@ public class Trials {
                 row -> open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).isPresent())
                 .toList();
         List<StatementOutcome> outcomes = sandbox.run(
-                rows.stream().map(row -> insert(open.derivation().table(row.table()).orElseThrow(), row)).toList());
+                rows.stream().map(row -> insert(open.derivation().derived(row.table()).orElseThrow(), row)).toList());
         for (int i = 0; i < rows.size(); i++) {
             session.keep(rows.get(i).id(), outcomes.get(i));
         }
@@ -141,7 +142,7 @@ public class Trials {
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */
     public RowOutcome insert(OpenDesign open, OwnerId owner, Map<ColumnPath, String> values) {
-        Table table = open.derivation().table(owner).orElseThrow();
+        DerivedTable table = open.derivation().derived(owner).orElseThrow();
         return at(open, true, bench -> {
             TrialSession session = session(bench, open).orElseGet(() -> run(bench, open));
             SampleRow row = new SampleRow(new RowId(NewId.of('w')), owner, values);
@@ -248,7 +249,7 @@ public class Trials {
     }
 
     /** The INSERT statement of a sample row. */
-    public static String insert(Table table, SampleRow row) {
+    public static String insert(DerivedTable table, SampleRow row) {
         return new InsertWriter(DIALECT).write(table, row);
     }
 

@@ -71,7 +71,7 @@ class MarginIT extends BrowserTest {
         page.route("**/events", route -> route.abort());
         String id = page.url().replaceFirst(".*/designs/(\\w+).*", "$1");
         store.edit(id, new entaxis.core.change.Change.SetFacts(
-                store.open(id).design().facts().on(entaxis.core.design.Target.MYSQL)));
+                store.open(id).design().facts().on(entaxis.core.targets.Target.MYSQL)));
         page.evaluate("() => document.querySelector('#margin .note .remedy[id$=\"-0\"]') !== null");
         Locator stale = index.locator(".remedy");
         if (stale.count() > 0) {

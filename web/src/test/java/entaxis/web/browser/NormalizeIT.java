@@ -126,9 +126,9 @@ class NormalizeIT extends BrowserTest {
         ready(page);
         assertThat(page.locator("#contents")).containsText("Plant");
         Design now = kept();
-        Assertions.assertThat(Derivation.of(now).schema().tables())
+        Assertions.assertThat(Derivation.of(now).tables().values())
                 .extracting(table -> table.name() + " "
-                        + now.rows().stream().filter(row -> row.table().equals(table.origin().orElseThrow())).count())
+                        + now.rows().stream().filter(row -> row.table().equals(table.element())).count())
                 .containsExactlyInAnyOrder("sowing_sheet 240", "tray 10", "plant 4");
         page.locator("#undo").click();
         kept(2);

@@ -6,11 +6,11 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Relationship;
-import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import entaxis.engines.catalog.RealPostgreSql;
 import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.sandbox.SandboxLimits;
@@ -66,7 +66,7 @@ class DemoTest {
                     .allMatch(StatementOutcome::accepted);
             assertThat(design.rows()).isNotEmpty()
                     .allSatisfy(row -> assertThat(
-                            trial.run(Trials.insert(derivation.table(row.table()).orElseThrow(), row)).accepted())
+                            trial.run(Trials.insert(derivation.derived(row.table()).orElseThrow(), row)).accepted())
                             .isTrue());
         }
     }

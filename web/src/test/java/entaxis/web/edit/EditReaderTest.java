@@ -9,8 +9,6 @@ import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.change.SheetAspect;
-import entaxis.core.design.Attribute;
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
@@ -18,6 +16,8 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.small.Small;
 import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.edit.EditReading.Read;
@@ -155,8 +155,8 @@ class EditReaderTest {
                         new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a1"),
                                 new AttributeAspect.Default(Optional.empty())),
                         new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a1"),
-                                new AttributeAspect.Numbers(Attribute.Identity.ALWAYS,
-                                        Optional.of(new Attribute.Numbering(5, 5)))))));
+                                new AttributeAspect.Numbers(Identity.ALWAYS,
+                                        Optional.of(new Numbering(5, 5)))))));
         assertThat(
                 read("kind", "attribute.default", "owner", "e1", "attribute", "a1", "value", "generated always as 3"))
                 .isInstanceOf(EditReading.Faulty.class);

@@ -3,7 +3,7 @@ package entaxis.web.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import entaxis.core.design.Target;
+import entaxis.core.targets.Target;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;

@@ -3,11 +3,11 @@ package entaxis.web.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -7,6 +7,8 @@ import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Problem;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
@@ -34,8 +36,7 @@ import entaxis.core.dictionary.reading.ReadDictionary.ReadAttribute;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadEntity;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadRelationship;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadType;
-import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType;
@@ -180,7 +181,7 @@ public final class DictionaryDesign {
         SqlType type = read.type().or(() -> Optional.ofNullable(types.get(SqlName.of(read.named())))).orElse(UNKNOWN);
         boolean required = read.rank() > 0 || read.required().orElse(false);
         return new Attribute(id, read.name(), type, required, defaultOf(read), Optional.empty(),
-                read.numbered() ? Attribute.Identity.BY_DEFAULT : Attribute.Identity.NONE, read.meaning())
+                read.numbered() ? Identity.BY_DEFAULT : Identity.NONE, read.meaning())
                 .computed(Optional.of(read.defaultValue()).filter(text -> text.startsWith(COMPUTED))
                         .map(text -> text.substring(COMPUTED.length())))
                 .example(read.example());
@@ -273,17 +274,17 @@ public final class DictionaryDesign {
     }
 
     private void columns(RelationshipId id, ReadRelationship relationship, Derivation derivation) {
-        Table parent = derivation.stated().table(entities.get(SqlName.of(relationship.to()))).orElseThrow();
-        List<Column> key = parent.keyColumns().stream().flatMap(name -> parent.column(name).stream()).toList();
+        DerivedTable parent = derivation.stated().derived(entities.get(SqlName.of(relationship.to()))).orElseThrow();
+        List<DerivedColumn> key = parent.key();
         List<ReadAttribute> left = new ArrayList<>(relationship.columns());
         Map<ColumnPath, String> named = new LinkedHashMap<>();
         // a column is that of the key which has its name and type; failing that its type; failing that the next one
-        List<BiPredicate<Column, ReadAttribute>> ways =
+        List<BiPredicate<DerivedColumn, ReadAttribute>> ways =
                 List.of((column, own) -> alike(column, own) && column.name().equals(own.name()),
                         DictionaryDesign::alike, (column, own) -> true);
-        for (BiPredicate<Column, ReadAttribute> way : ways) {
-            for (Column column : key) {
-                ColumnPath path = column.origin().orElseThrow();
+        for (BiPredicate<DerivedColumn, ReadAttribute> way : ways) {
+            for (DerivedColumn column : key) {
+                ColumnPath path = column.path();
                 left.stream().filter(own -> !named.containsKey(path) && way.test(column, own)).findFirst()
                         .ifPresent(own -> {
                     named.put(path, own.name());
@@ -295,7 +296,7 @@ public final class DictionaryDesign {
                 new Change.AlterRelationship(id, new RelationshipAspect.ColumnName(Side.FIRST, path, name))));
     }
 
-    private static boolean alike(Column column, ReadAttribute own) {
-        return own.type().map(column.type()::equals).orElse(false);
+    private static boolean alike(DerivedColumn column, ReadAttribute own) {
+        return own.type().map(column.column().type()::equals).orElse(false);
     }
 }

@@ -3,6 +3,7 @@ package entaxis.core.dictionary.reading;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
@@ -23,7 +24,6 @@ import entaxis.core.dictionary.Dictionary.Source;
 import entaxis.core.dictionary.reading.DictionaryUpdate.Difference;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadAttribute;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadRelationship;
-import entaxis.core.schema.Column;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -163,8 +163,8 @@ final class DictionaryReferences {
     /** The only column of an entity's key; none if it has several, or is new. */
     private Optional<ColumnPath> keyColumn(EntityId parent) {
         return design.entities().contains(parent)
-                ? Derivation.of(design).stated().table(parent).filter(table -> table.keyColumns().size() == 1)
-                        .flatMap(table -> table.column(table.keyColumns().getFirst())).flatMap(Column::origin)
+                ? Derivation.of(design).stated().derived(parent)
+                        .map(DerivedTable::key).filter(key -> key.size() == 1).map(key -> key.getFirst().path())
                 : Optional.empty();
     }
 }

@@ -1,7 +1,7 @@
 package entaxis.core.engine.duckdb;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
+import entaxis.core.targets.Target;
 
 /** DuckDB documentation, ALTER TABLE; what depends on what was seen on DuckDB 1.5. */
 public final class DuckDbAlterations extends Alterations {

@@ -1,7 +1,7 @@
 package entaxis.core.engine.duckdb;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType;
 
 /** What the catalog of DuckDB rewrites (DuckDB documentation, “Metadata Functions”; seen on DuckDB 1.5). */

@@ -1,12 +1,12 @@
 package entaxis.core.engine.h2;
 
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.UserType;
 import java.util.List;
 import java.util.Optional;

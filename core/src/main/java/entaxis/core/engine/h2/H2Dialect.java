@@ -4,7 +4,6 @@ import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.signedFor;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
@@ -18,6 +17,7 @@ import entaxis.core.sql.NameSpaces;
 import entaxis.core.sql.ReservedSince;
 import entaxis.core.sql.ReservedWords;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;

@@ -1,7 +1,7 @@
 package entaxis.core.engine.h2;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.targets.Target;
 import entaxis.core.token.SqlText;
 import java.util.Map;
 import java.util.regex.Pattern;

@@ -1,7 +1,7 @@
 package entaxis.core.engine.iso;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
+import entaxis.core.targets.Target;
 
 /** ISO/IEC 9075-2 as it stands. */
 public final class IsoAlterations extends Alterations {

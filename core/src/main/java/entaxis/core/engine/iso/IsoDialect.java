@@ -5,7 +5,6 @@ import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.signedFor;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -14,6 +13,7 @@ import entaxis.core.sql.LossReport;
 import entaxis.core.sql.ReservedWords;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.sql.Spelling;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;

@@ -1,8 +1,8 @@
 package entaxis.core.engine.iso;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
+import entaxis.core.targets.Target;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;

@@ -1,7 +1,7 @@
 package entaxis.core.engine.iso;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.targets.Target;
 
 /** ISO/IEC 9075-11, which has no words of its own for what was written. */
 public final class IsoWording extends CatalogWording {

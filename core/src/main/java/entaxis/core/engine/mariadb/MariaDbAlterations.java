@@ -1,7 +1,7 @@
 package entaxis.core.engine.mariadb;
 
-import entaxis.core.design.Target;
 import entaxis.core.engine.mysql.MySqlAlterations;
+import entaxis.core.targets.Target;
 
 /** MariaDB manual, ALTER TABLE: MySQL but for what is said here. */
 public final class MariaDbAlterations extends MySqlAlterations {

@@ -1,6 +1,5 @@
 package entaxis.core.engine.mariadb;
 
-import entaxis.core.design.Target;
 import entaxis.core.engine.mysql.MySqlDialect;
 import entaxis.core.engine.mysql.MySqlWords;
 import entaxis.core.sql.ForeignTypes;
@@ -8,6 +7,7 @@ import entaxis.core.sql.LossReport;
 import entaxis.core.sql.NameSpaces;
 import entaxis.core.sql.ReservedSince;
 import entaxis.core.sql.ReservedWords;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.SqlType;

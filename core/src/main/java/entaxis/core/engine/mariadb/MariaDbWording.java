@@ -1,7 +1,7 @@
 package entaxis.core.engine.mariadb;
 
-import entaxis.core.design.Target;
 import entaxis.core.engine.mysql.MySqlWording;
+import entaxis.core.targets.Target;
 import java.util.regex.Pattern;
 
 /** MariaDB manual, “Information Schema Tables”: MySQL but for what is said here. */

@@ -1,6 +1,5 @@
 package entaxis.core.engine.mysql;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -8,6 +7,7 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 

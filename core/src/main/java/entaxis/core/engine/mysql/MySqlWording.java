@@ -1,11 +1,11 @@
 package entaxis.core.engine.mysql;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.targets.Target;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;

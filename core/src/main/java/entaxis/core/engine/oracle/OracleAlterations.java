@@ -1,14 +1,14 @@
 package entaxis.core.engine.oracle;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
+import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

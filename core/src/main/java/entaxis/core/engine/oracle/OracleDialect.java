@@ -6,8 +6,7 @@ import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.text;
 
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
@@ -21,6 +20,7 @@ import entaxis.core.sql.NameSpaces;
 import entaxis.core.sql.ReservedWords;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.sql.Spelling;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;

@@ -1,10 +1,10 @@
 package entaxis.core.engine.oracle;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.targets.Target;
 import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;
 import java.util.Locale;

@@ -1,11 +1,11 @@
 package entaxis.core.engine.postgresql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.UserType;
 import java.util.List;
 import java.util.Optional;

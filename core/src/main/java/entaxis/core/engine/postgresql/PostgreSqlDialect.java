@@ -6,9 +6,8 @@ import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.signedFor;
 import static entaxis.core.sql.NameSpaces.OBJECTS;
 
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -22,6 +21,7 @@ import entaxis.core.sql.NameSpaces;
 import entaxis.core.sql.ReservedSince;
 import entaxis.core.sql.ReservedWords;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;

@@ -1,10 +1,10 @@
 package entaxis.core.engine.postgresql;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ImpliedName.Named;
 import entaxis.core.syntax.ImpliedName;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
+import entaxis.core.targets.Target;
 import entaxis.core.token.LexicalRules;
 import entaxis.core.token.LexicalRule;
 import java.util.Collections;

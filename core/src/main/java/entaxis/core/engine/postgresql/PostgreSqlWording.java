@@ -1,11 +1,11 @@
 package entaxis.core.engine.postgresql;
 
-import entaxis.core.design.Target;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import entaxis.core.token.SqlText;
 import entaxis.core.type.SqlType;
 import java.util.Locale;

@@ -1,8 +1,8 @@
 package entaxis.core.engine.postgresql;
 
-import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.targets.Target;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.ArrayList;

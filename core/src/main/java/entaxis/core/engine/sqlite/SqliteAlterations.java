@@ -1,9 +1,9 @@
 package entaxis.core.engine.sqlite;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
+import entaxis.core.targets.Target;
 import java.util.List;
 import java.util.Optional;
 

@@ -9,7 +9,6 @@ import static entaxis.core.sql.HeldTypes.signedFor;
 import static entaxis.core.sql.HeldTypes.text;
 import static entaxis.core.sql.NameSpaces.OBJECTS;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -22,6 +21,7 @@ import entaxis.core.sql.ReservedSince;
 import entaxis.core.sql.ReservedWords;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.sql.Spelling;
+import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;

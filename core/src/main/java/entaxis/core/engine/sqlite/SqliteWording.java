@@ -1,7 +1,7 @@
 package entaxis.core.engine.sqlite;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.targets.Target;
 import java.util.regex.Pattern;
 
 /** SQLite documentation, “The Schema Table”: the statements are kept as they were written. */

@@ -1,11 +1,11 @@
 package entaxis.core.engine.sqlserver;
 
-import entaxis.core.design.Target;
 import entaxis.core.migration.Alterations;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.targets.Target;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package entaxis.core.engine.sqlserver;
 
-import entaxis.core.design.Target;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
+import entaxis.core.targets.Target;
 import entaxis.core.token.LexicalRules;
 import entaxis.core.token.LexicalRule;
 import java.util.Collections;

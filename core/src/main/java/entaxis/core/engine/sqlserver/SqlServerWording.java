@@ -1,7 +1,7 @@
 package entaxis.core.engine.sqlserver;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.targets.Target;
 import java.util.regex.Pattern;
 
 /** SQL Server documentation, sys.sql_modules: the statements are kept as they were written. */

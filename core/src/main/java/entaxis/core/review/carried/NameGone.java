@@ -2,7 +2,6 @@ package entaxis.core.review.carried;
 
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OpaqueProgram;
-import entaxis.core.design.ProgramKind;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
@@ -13,6 +12,7 @@ import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramHead;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Table;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -1,6 +1,7 @@
 package entaxis.core.review.indexes;
 
 import entaxis.core.change.Change;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Index.IndexPart;
@@ -17,7 +18,6 @@ import entaxis.core.review.Level;
 import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.word.Words;
 import java.util.List;
@@ -51,7 +51,7 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
         List<List<String>> orders = ServedColumns.orders(table);
         List<Relationship> bare = table.foreignKeys().stream().filter(
                 key -> orders.stream().noneMatch(order -> order.containsAll(key.columns())))
-                .flatMap(key -> key.origin().flatMap(of.design().relationships()::find).stream()).toList();
+                .flatMap(key -> of.reference(entity.id(), key).stream()).toList();
         return bare
                 .isEmpty()
                         ? Optional.empty()
@@ -59,7 +59,7 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
                                 new Bare(entity.id(), entity.indexes(), bare.stream().map(Relationship::id).toList(),
                                         bare.stream().map(of::about).toList(),
                                         table.name() + ": " + bare.stream().map(reference -> of.columns(reference)
-                                                .stream().map(Column::name)
+                                                .stream().map(DerivedColumn::name)
                 .collect(Collectors.joining(", "))).collect(Collectors.joining("; "))));
     }
 

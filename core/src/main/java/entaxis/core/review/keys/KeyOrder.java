@@ -48,7 +48,7 @@ public final class KeyOrder implements EntityRule {
                             : orders.stream().filter(
                                     order -> order.size() > key.columns().size() && order.containsAll(key.columns()))
                                     .findFirst();
-            Optional<Relationship> reference = key.origin().flatMap(of.design().relationships()::find);
+            Optional<Relationship> reference = of.reference(entity.id(), key);
             if (behind.isPresent() && reference.isPresent()) {
                 List<Index> indexes = new ArrayList<>(entity.indexes());
                 indexes.add(

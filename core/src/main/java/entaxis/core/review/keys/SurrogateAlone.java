@@ -1,7 +1,6 @@
 package entaxis.core.review.keys;
 
 import entaxis.core.change.Change;
-import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Index;
@@ -15,6 +14,7 @@ import entaxis.core.review.Level;
 import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
+import entaxis.core.schema.Identity;
 import entaxis.core.schema.Table;
 import entaxis.core.word.Words;
 import java.util.List;
@@ -54,7 +54,7 @@ public final class SurrogateAlone implements EntityRule {
         Table table = of.table(entity.id());
         boolean generated =
                 entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId id)
-                && entity.attribute(id).filter(own -> own.identity() != Attribute.Identity.NONE).isPresent();
+                && entity.attribute(id).filter(own -> own.identity() != Identity.NONE).isPresent();
         if (!generated || !table.uniqueKeys().isEmpty() || entity.attributes().size() < 2
                 || entity.indexes().stream().anyMatch(Index::unique) || records(entity, of)) {
             return;

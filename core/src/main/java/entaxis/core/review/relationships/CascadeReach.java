@@ -2,7 +2,6 @@ package entaxis.core.review.relationships;
 
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
@@ -11,6 +10,7 @@ import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.word.Words;
 import java.util.ArrayDeque;
 import java.util.Deque;

@@ -2,6 +2,7 @@ package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.derive.ForeignNames;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
@@ -22,7 +23,7 @@ import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.Identity;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -61,15 +62,16 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     @Override
     public Optional<Names> gather(Entity entity, Reviewed of) {
         Map<String, Attribute> own = new LinkedHashMap<>();
-        for (Column column : of.table(entity.id()).columns()) {
-            column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
-                    .filter(one -> one.identity() == Attribute.Identity.NONE && one.generated().isEmpty())
+        for (DerivedColumn column : of.derived(entity.id()).columns()) {
+            Optional.of(column.path()).filter(path -> !path.migrated())
+                    .flatMap(path -> entity.attribute(path.attribute()))
+                    .filter(one -> one.identity() == Identity.NONE && one.generated().isEmpty())
                     .ifPresent(one -> own.put(column.name(), one));
         }
         Set<EntityId> related = new HashSet<>();
         of.relationships(entity.id())
                 .forEach(one -> related.addAll(List.of(one.first().entity(), one.second().entity())));
-        Optional<Column> key = key(of, entity);
+        Optional<Column> key = key(of, entity).map(DerivedColumn::column);
         return Optional.of(new Names(entity, key.map(column -> called(of, entity, column)).orElse(Set.of()), own, key,
                 related, of.rows(entity.id())));
     }
@@ -96,11 +98,9 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     }
 
     /** The only column of an entity's key, if it is the entity's own. */
-    private static Optional<Column> key(Reviewed of, Entity entity) {
-        Table table = of.table(entity.id());
-        return table.keyColumns().size() == 1
-                ? table.column(table.keyColumns().getFirst())
-                        .filter(column -> column.origin().filter(path -> !path.migrated()).isPresent())
+    private static Optional<DerivedColumn> key(Reviewed of, Entity entity) {
+        List<DerivedColumn> key = of.derived(entity.id()).key();
+        return key.size() == 1 ? Optional.of(key.getFirst()).filter(column -> !column.migrated())
                 : Optional.empty();
     }
 
@@ -115,7 +115,7 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     }
 
     private static boolean refers(Reviewed of, Entity entity, Attribute own, Entity parent) {
-        Optional<Column> key = key(of, parent);
+        Optional<Column> key = key(of, parent).map(DerivedColumn::column);
         boolean joined =
                 of.relationships(entity.id()).stream().anyMatch(relationship -> relationship.touches(parent.id()));
         return !entity.equals(parent) && !joined
@@ -135,7 +135,7 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     /** The attribute gives way to the column of a relationship, under its name and with its values. */
     private static Change drawn(Reviewed of, Entity entity, Attribute own, Entity parent) {
         RelationshipId id = new RelationshipId(of.unused('r', own.id().value()));
-        ColumnPath key = key(of, parent).flatMap(Column::origin).orElseThrow();
+        ColumnPath key = key(of, parent).map(DerivedColumn::path).orElseThrow();
         ColumnPath migrated = key.over(id, Side.FIRST);
         List<Change> changes = new ArrayList<>();
         List<SampleRow> moved = of.rows(entity.id()).stream()

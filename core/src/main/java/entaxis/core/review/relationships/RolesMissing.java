@@ -2,6 +2,7 @@ package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.derive.ForeignNames;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -16,7 +17,6 @@ import entaxis.core.review.Level;
 import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.schema.Column;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -59,7 +59,7 @@ public final class RolesMissing implements EntityRule {
             found.accept(new Finding(INFO.id(), INFO.level(), about,
                     "Several relationships lead from “" + entity.name() + "” to “" + of.name(parent)
                             + "”, and only a number tells their columns apart.",
-                    relationships.stream().flatMap(one -> of.columns(one).stream()).map(Column::name).toList(),
+                    relationships.stream().flatMap(one -> of.columns(one).stream()).map(DerivedColumn::name).toList(),
                     remedies));
         });
     }

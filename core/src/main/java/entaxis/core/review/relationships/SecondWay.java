@@ -1,6 +1,8 @@
 package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -14,7 +16,6 @@ import entaxis.core.review.Level;
 import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
@@ -37,8 +38,8 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
     private static final int MAX_COUNT = 40;
 
     /** What the rows of an entity refer to, and by which columns. */
-    record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key,
-            List<Optional<ColumnPath>> paths, List<SampleRow> rows) { }
+    record Referring(String name, List<Relationship> references, List<List<DerivedColumn>> columns, List<String> key,
+            List<ColumnPath> paths, List<SampleRow> rows) { }
 
     @Override
     public RuleInfo info() {
@@ -50,7 +51,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
         List<Relationship> references = of.references(entity.id()).stream().filter(one -> !one.recursive()).toList();
         Table table = of.table(entity.id());
         return Optional.of(new Referring(entity.name(), references, references.stream().map(of::columns).toList(),
-                table.keyColumns(), table.columns().stream().map(Column::origin).toList(), of.rows(entity.id())));
+                table.keyColumns(), of.derived(entity.id()).paths(), of.rows(entity.id())));
     }
 
     @Override
@@ -79,21 +80,22 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
 
     private static void ask(Reviewed of, EntityId child, Relationship direct, Relationship first, Relationship second,
             Consumer<Finding> found) {
-        List<Column> own = of.columns(direct);
-        List<Column> carried = of.columns(second);
+        List<DerivedColumn> own = of.columns(direct);
+        List<DerivedColumn> carried = of.columns(second);
         boolean shared =
                 own.isEmpty() || carried.size() != own.size() || of.columns(first).stream().anyMatch(own::contains);
         if (shared) {
             return;
         }
         List<String> agree = new ArrayList<>();
-        Table middle = of.table(first.parentEntity().orElseThrow());
+        DerivedTable middle = of.derived(first.parentEntity().orElseThrow());
+        List<DerivedColumn> middleKey = middle.columns().stream()
+                .filter(column -> middle.table().keyColumns().contains(column.name())).toList();
         for (SampleRow row : of.rows(child)) {
             List<String> away = values(row, of.columns(first));
             Optional<SampleRow> between = away.contains("") ? Optional.empty() : of
                     .rows(first.parentEntity().orElseThrow()).stream()
-                    .filter(other -> values(other, middle.columns().stream()
-                            .filter(column -> middle.keyColumns().contains(column.name())).toList()).equals(away))
+                    .filter(other -> values(other, middleKey).equals(away))
                     .findFirst();
             List<String> here = values(row, own);
             if (between.isPresent() && !here.contains("")) {
@@ -118,9 +120,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
                         new Change.RemoveRelationship(direct.id())))));
     }
 
-    private static List<String> values(SampleRow row, List<Column> columns) {
-        return columns.stream()
-                .map(column -> column.origin().map(path -> row.values().getOrDefault(path, "").strip()).orElse(""))
-                .toList();
+    private static List<String> values(SampleRow row, List<DerivedColumn> columns) {
+        return columns.stream().map(column -> column.typed(row)).toList();
     }
 }

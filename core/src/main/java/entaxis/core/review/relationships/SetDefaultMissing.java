@@ -2,8 +2,8 @@ package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.design.Entity;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
@@ -14,6 +14,7 @@ import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.word.Words;
 import java.util.List;
 import java.util.function.Consumer;
@@ -37,7 +38,8 @@ public final class SetDefaultMissing implements EntityRule {
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Relationship reference : of.references(entity.id())) {
             List<Column> bare = reference.onDelete() != ReferentialAction.SET_DEFAULT ? List.of()
-                    : of.columns(reference).stream().filter(column -> column.defaultValue().isEmpty()).toList();
+                    : of.columns(reference).stream().map(DerivedColumn::column)
+                            .filter(column -> column.defaultValue().isEmpty()).toList();
             if (!bare.isEmpty()) {
                 boolean refused = bare.stream().anyMatch(Column::required);
                 found.accept(INFO.found(List.of(of.about(reference)),

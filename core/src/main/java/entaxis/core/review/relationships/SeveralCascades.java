@@ -2,7 +2,6 @@ package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
@@ -11,8 +10,11 @@ import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.ReferentialAction;
 import entaxis.core.sql.CascadePaths;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** Actions that reach one table by several ways, where the engine refuses that. */
@@ -34,7 +36,9 @@ public final class SeveralCascades implements Rule {
         if (!of.dialect().refusesSecondCascade()) {
             return;
         }
-        CascadePaths.refused(of.derivation().stated().schema().tables()).forEach(key -> key.origin()
+        Set<ForeignKey> refused = CascadePaths.refused(of.derivation().stated().schema().tables());
+        of.derivation().stated().tables().values().forEach(table -> table.table().foreignKeys().stream()
+                .filter(refused::contains).forEach(key -> table.relationship(key)
                 .flatMap(of.design().relationships()::find)
                 .ifPresent(reference -> found.accept(INFO.found(List.of(of.about(reference)),
                         "A deletion or change reaches “" + of.name(reference.childEntity().orElseThrow())
@@ -46,6 +50,6 @@ public final class SeveralCascades implements Rule {
                                 new Change.AlterRelationship(reference.id(),
                                         new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION)),
                                 new Change.AlterRelationship(reference.id(),
-                                        new RelationshipAspect.OnUpdate(ReferentialAction.NO_ACTION))))))))));
+                                        new RelationshipAspect.OnUpdate(ReferentialAction.NO_ACTION)))))))))));
     }
 }

@@ -1,7 +1,8 @@
 package entaxis.core.review.rows;
 
 import entaxis.core.change.Change;
-import entaxis.core.design.Attribute;
+import entaxis.core.derive.DerivedColumn;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
@@ -23,7 +24,7 @@ import entaxis.core.review.Values;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.Table;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -55,45 +56,45 @@ public final class RowBreaksRule implements EntityRule {
         if (rows.isEmpty()) {
             return;
         }
-        Table table = of.table(entity.id());
+        DerivedTable table = of.derived(entity.id());
         for (int i = 0; i < rows.size() && i < MAX_COUNT; i++) {
-            for (Column column : table.columns()) {
+            for (DerivedColumn column : table.columns()) {
                 int number = i + 1;
                 SampleRow row = rows.get(i);
                 missing(column, row).map(why -> filledIn(of, column) ? finding(of, entity, row, number, column.name(),
                         why + ", so that the engine takes the first of the list")
                         .at(Level.CAUTION) : finding(of, entity, row, number, column.name(), why)).ifPresent(found);
-                Values.unfitCell(of, column, typed(column, row))
+                Values.unfitCell(of, column, column.typed(row))
                         .ifPresent(why -> found.accept(finding(of, entity, row, number, column.name(), why)
                         .at(Values.misfit(of, Values.type(of, column)))));
             }
         }
-        boolean conditioned = !table.checks().isEmpty()
+        boolean conditioned = !table.table().checks().isEmpty()
                 || entity.attributes().stream().anyMatch(own -> of.design().definition(own.type()).isPresent());
         for (int i = 0; i < rows.size() && i < MAX_COUNT && conditioned; i++) {
             conditions(of, entity, table, rows.get(i), i + 1, found);
         }
         List<List<String>> keys =
-                new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
-        table.uniqueKeys().forEach(key -> keys.add(key.columns()));
+                new ArrayList<>(table.table().primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
+        table.table().uniqueKeys().forEach(key -> keys.add(key.columns()));
         keys.forEach(key -> twice(of, entity, table, key, rows, found));
-        table.foreignKeys().forEach(key -> orphans(of, entity, table, key, rows, found));
+        table.table().foreignKeys().forEach(key -> orphans(of, entity, table, key, rows, found));
     }
 
     /** Each condition of the table that the values of a row make false. */
-    private static void conditions(Reviewed of, Entity entity, Table table, SampleRow row, int number,
+    private static void conditions(Reviewed of, Entity entity, DerivedTable table, SampleRow row, int number,
             Consumer<Finding> found) {
         Map<String, SqlValue> values = new HashMap<>();
-        for (Column column : table.columns()) {
-            ofDomain(of, column, typed(column, row))
+        for (DerivedColumn column : table.columns()) {
+            ofDomain(of, column, column.typed(row))
                     .ifPresent(check -> found.accept(finding(of, entity, row, number, column.name(),
                     "the condition " + check + " of its type is false")));
-            String typed = typed(column, row);
-            boolean made = typed.isEmpty() && made(column);
+            String typed = column.typed(row);
+            boolean made = typed.isEmpty() && made(column.column());
             values.put(column.name().toLowerCase(Locale.ROOT), made || typed.equals("''") ? SqlValue.UNCLEAR
                     : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, Values.type(of, column), typed));
         }
-        for (CheckRule check : table.checks()) {
+        for (CheckRule check : table.table().checks()) {
             of.condition(check.condition().text())
                     .filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
                     .ifPresent(one -> found.accept(finding(of, entity, row, number,
@@ -103,27 +104,26 @@ public final class RowBreaksRule implements EntityRule {
     }
 
     /** Whether the engine puts in a value of its own where none is given. */
-    private static boolean filledIn(Reviewed of, Column column) {
+    private static boolean filledIn(Reviewed of, DerivedColumn column) {
         SqlType type = Values.type(of, column);
         return of.dialect().enumerationsBeginWithFirst() && (type instanceof EnumType
                 || of.design().definition(type).filter(Enumeration.class::isInstance).isPresent());
     }
 
     /** The condition of a column's domain that its value makes false. */
-    private static Optional<String> ofDomain(Reviewed of, Column column, String typed) {
+    private static Optional<String> ofDomain(Reviewed of, DerivedColumn column, String typed) {
         SqlType type = Values.type(of, column);
         return typed.isEmpty() || typed.equalsIgnoreCase("null") || typed.equals("''") ? Optional.empty()
                 : ColumnConditions.brokenOfDomain(of, type, Values.typed(of, type, typed));
     }
 
     private static boolean made(Column column) {
-        return column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE
+        return column.defaultValue().isPresent() || column.identity() != Identity.NONE
                 || column.generated().isPresent();
     }
 
-    private static String of(Table table, SampleRow row, String column) {
-        return table.column(column).flatMap(Column::origin).map(path -> row.values().getOrDefault(path, ""))
-                .map(RowBreaksRule::plain).orElse("");
+    private static String of(DerivedTable table, SampleRow row, String column) {
+        return table.column(column).map(own -> plain(own.typed(row))).orElse("");
     }
 
     /** A value as it is typed: {@code null} for none, {@code ''} for an empty text. */
@@ -131,18 +131,14 @@ public final class RowBreaksRule implements EntityRule {
         return typed.strip().equalsIgnoreCase("null") ? "" : typed.strip();
     }
 
-    private static String typed(Column column, SampleRow row) {
-        return column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
-    }
-
-    private static Optional<String> missing(Column column, SampleRow row) {
-        String typed = typed(column, row);
+    private static Optional<String> missing(DerivedColumn column, SampleRow row) {
+        String typed = column.typed(row);
         boolean empty = typed.equalsIgnoreCase("null") || typed.isEmpty();
-        return empty && column.required() && !(made(column) && typed.isEmpty())
+        return empty && column.column().required() && !(made(column.column()) && typed.isEmpty())
                 ? Optional.of("it is required and has no value") : Optional.empty();
     }
 
-    private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows,
+    private static void twice(Reviewed of, Entity entity, DerivedTable table, List<String> key, List<SampleRow> rows,
             Consumer<Finding> found) {
         Map<List<String>, Integer> seen = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
@@ -156,14 +152,14 @@ public final class RowBreaksRule implements EntityRule {
         }
     }
 
-    private static void orphans(Reviewed of, Entity entity, Table table, ForeignKey key, List<SampleRow> rows,
+    private static void orphans(Reviewed of, Entity entity, DerivedTable table, ForeignKey key, List<SampleRow> rows,
             Consumer<Finding> found) {
         Optional<EntityId> parent =
-                key.origin().flatMap(of.design().relationships()::find).flatMap(Relationship::parentEntity);
+                of.reference(entity.id(), key).flatMap(Relationship::parentEntity);
         if (parent.isEmpty()) {
             return;
         }
-        Table referenced = of.table(parent.get());
+        DerivedTable referenced = of.derived(parent.get());
         Set<List<String>> there = of.rows(parent.get()).stream()
                 .map(row -> key.referencedColumns().stream().map(column -> of(referenced, row, column)).toList())
                 .collect(Collectors.toSet());
@@ -188,8 +184,7 @@ public final class RowBreaksRule implements EntityRule {
     }
 
     private static String values(Reviewed of, Entity entity, SampleRow row) {
-        return of.table(entity.id()).columns().stream()
-                .map(column -> column.origin().map(path -> row.values().getOrDefault(path, "")).orElse(""))
+        return of.derived(entity.id()).paths().stream().map(path -> row.values().getOrDefault(path, ""))
                 .collect(Collectors.joining(" | "));
     }
 }

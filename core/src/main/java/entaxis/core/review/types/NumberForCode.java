@@ -10,6 +10,7 @@ import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
+import entaxis.core.schema.Identity;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
@@ -43,7 +44,7 @@ public final class NumberForCode implements EntityRule {
                 case DecimalType(OptionalInt precision, OptionalInt scale) -> scale.orElse(0) == 0;
                 default -> false;
             };
-            if (number && own.identity() == Attribute.Identity.NONE && code(own)) {
+            if (number && own.identity() == Identity.NONE && code(own)) {
                 found.accept(Values.mistyped(INFO, of, entity, own,
                         "is a code and is stored as a number: leading zeros and signs in it are lost",
                         SqlType.varchar(LENGTH)));

@@ -2,6 +2,7 @@ package entaxis.core.review.types;
 
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
+import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -16,7 +17,6 @@ import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
-import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
@@ -65,9 +65,9 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
 
     @Override
     public Optional<List<Owned>> gather(Entity entity, Reviewed of) {
-        Table table = of.table(entity.id());
+        DerivedTable table = of.derived(entity.id());
         return Optional.of(table.columns().stream().filter(column -> !COMMON.contains(column.name()))
-                .flatMap(column -> column.origin()
+                .flatMap(column -> Optional.of(column.path())
                         .filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
                         .map(own -> new Owned(table.name(), column.name(), entity.id(), own.id(), own.type(),
                                 own.defaultValue(), of.rows(entity.id())))

@@ -2,7 +2,6 @@ package entaxis.core.engine.duckdb;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -14,6 +13,7 @@ import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -2,9 +2,9 @@ package entaxis.core.engine.postgresql;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.targets.Target;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -7,14 +7,14 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueProgram;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Policy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
+import entaxis.core.targets.Target;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -1,4 +1,4 @@
-package entaxis.core.design;
+package entaxis.core.targets;
 
 import java.util.Comparator;
 import java.util.List;

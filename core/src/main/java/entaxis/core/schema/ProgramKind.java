@@ -1,4 +1,4 @@
-package entaxis.core.design;
+package entaxis.core.schema;
 
 /** What a statement that is carried as text creates. */
 public enum ProgramKind {

@@ -1,4 +1,4 @@
-package entaxis.core.design;
+package entaxis.core.schema;
 
 /** What happens to the rows that refer to a row when that row is deleted or its key changes (ISO/IEC 9075-2, 11.8). */
 public enum ReferentialAction {

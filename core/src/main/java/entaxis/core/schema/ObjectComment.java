@@ -1,4 +1,4 @@
-package entaxis.core.design;
+package entaxis.core.schema;
 
 /**
  * What a database keeps as the comment of a view, routine, trigger or rule, or of a column of a view.
