@@ -8,11 +8,36 @@ import java.util.Locale;
 /** The tokens of an expression or query, which the readers of its parts pass one after the other. */
 final class ExpressionCursor extends TokenCursor {
     private static final int MAX_DEPTH = 150;
+    private final boolean everyForm;
     private int depth;
 
     /** A cursor before the first token of a text; white space and comments are left out. */
     ExpressionCursor(String sql) {
         super(sql, LexicalRules.STANDARD);
+        everyForm = false;
+    }
+
+    private ExpressionCursor(String sql, LexicalRules rules) {
+        super(sql, rules);
+        everyForm = true;
+    }
+
+    /**
+     * A cursor by the lexical rules of an engine, for those who ask what is read and not whether two texts say the
+     * same: forms that catalogs keep in other words are accepted as well.
+     */
+    static ExpressionCursor ofEveryForm(String sql, LexicalRules rules) {
+        return new ExpressionCursor(sql, rules);
+    }
+
+    /** Whether a form begins here that catalogs keep in other words; only if those are accepted. */
+    boolean isReworded(String word) {
+        return everyForm && is(word);
+    }
+
+    /** Passes a word with which such a form begins. */
+    boolean acceptReworded(String word) {
+        return everyForm && accept(word);
     }
 
     /** Reading ends: there is something that is not known here. */

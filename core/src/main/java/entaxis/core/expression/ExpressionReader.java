@@ -275,6 +275,9 @@ final class ExpressionReader {
         if (tokens.accept("+")) {
             return expression(SIGN);
         }
+        if (tokens.acceptReworded("~")) {
+            return Term.operator("~", expression(SIGN));
+        }
         throw new GivenUp();
     }
 
@@ -317,6 +320,9 @@ final class ExpressionReader {
                 tokens.advance();
                 Term amount = expression(SIGN);
                 return Term.of(Kind.CALL, "interval", amount, Term.of(Kind.WORD, tokens.plainWord()));
+            }
+            case "prior" -> {
+                return tokens.acceptReworded(word) ? Term.operator(word, expression(SIGN)) : named();
             }
             case "next" -> {
                 return tokens.isAhead(1, "value") && tokens.isAhead(2, "for") ? nextValue() : named();
@@ -407,7 +413,12 @@ final class ExpressionReader {
             before = List.of(Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT)));
             name = tokens.accept("*") ? "*" : tokens.name();
         }
-        if (!tokens.accept("(")) {
+        boolean joinsOuter = tokens.isReworded("(") && tokens.isAhead(1, "+") && tokens.isAhead(2, ")");
+        if (joinsOuter) {
+            // Oracle SQL Language Reference, “Outer Joins”
+            tokens.advance(3);
+        }
+        if (joinsOuter || !tokens.accept("(")) {
             return new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), before);
         }
         Term call = new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
@@ -446,7 +457,8 @@ final class ExpressionReader {
             Term part = expression(inArguments());
             parts.addAll(spread && part.kind() == Kind.CALL && part.word().equals("array")
                     ? part.parts().getFirst().parts() : List.of(part));
-            more = Stream.of(",", "from", "for", "in", "using", "separator").anyMatch(word -> tokens.accept(word));
+            more = Stream.of(",", "from", "for", "in", "using", "separator").anyMatch(word -> tokens.accept(word))
+                    || tokens.acceptReworded("placing");
         }
         if (tokens.is("order")) {
             parts.add(ordering());

@@ -37,13 +37,15 @@ final class PredicateReader {
             return Optional.of(negated(not, Term.operator("in", left, list())));
         }
         if (tokens.accept("between")) {
-            tokens.accept("asymmetric");
+            if (!tokens.acceptReworded("symmetric")) {
+                tokens.accept("asymmetric");
+            }
             Term low = operand();
             tokens.expect("and");
             return Optional.of(negated(not, Term.operator("between", left, low, operand())));
         }
-        for (String word : List.of("like", "ilike", "regexp", "rlike", "glob", "similar")) {
-            if (tokens.accept(word)) {
+        for (String word : List.of("like", "ilike", "regexp", "rlike", "glob", "similar", "match")) {
+            if (word.equals("match") ? tokens.acceptReworded(word) : tokens.accept(word)) {
                 tokens.accept("to");
                 Term pattern = operand();
                 Term like = Term.operator(word.equals("rlike") ? "regexp" : word, left, pattern);

@@ -19,6 +19,7 @@ final class QueryReader {
             "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
             "full", "cross", "natural", "join", "straight_join", "window", "for", "with", "as", "from", "tablesample");
     private static final Term NONE = Term.of(Kind.LIST, "");
+    private static final Term STAR = Term.operator("as", Term.of(Kind.NAME, "*"), NONE);
 
     private final ExpressionCursor tokens;
 
@@ -58,7 +59,12 @@ final class QueryReader {
      * none if something in it is not known here.
      */
     static Optional<Term> view(String sql) {
-        QueryReader reader = new QueryReader(new ExpressionCursor(sql));
+        return view(new ExpressionCursor(sql));
+    }
+
+    /** The same of a statement whose tokens are passed. */
+    static Optional<Term> view(ExpressionCursor tokens) {
+        QueryReader reader = new QueryReader(tokens);
         try {
             boolean stored = false;
             while (!reader.tokens.accept("view")) {
@@ -172,6 +178,9 @@ final class QueryReader {
             tokens.expect(")");
             return query;
         }
+        if (tokens.acceptReworded("table")) {
+            return Term.of(Kind.CALL, "select", NONE, Term.of(Kind.LIST, "items", STAR), table().term(), NONE, NONE);
+        }
         if (tokens.accept("values")) {
             List<Term> rows = new ArrayList<>();
             do {
@@ -221,6 +230,10 @@ final class QueryReader {
         }
     }
 
+    private OtherForms others() {
+        return new OtherForms(tokens);
+    }
+
     /** ORDER BY with its directions; where nulls come is left to the engine's default. */
     Term ordering() {
         tokens.expect("order");
@@ -249,7 +262,7 @@ final class QueryReader {
                 tokens.expect(")");
             }
         }
-        List<Term> items = new ArrayList<>();
+        List<Term> items = new ArrayList<>(others().top());
         do {
             items.add(item());
         } while (tokens.accept(","));
@@ -257,8 +270,10 @@ final class QueryReader {
         if (tokens.accept("where")) {
             from = from.where(expression());
         }
-        Term group = tokens.accept("group", "by") ? new Term(Kind.LIST, "group", list().parts()) : NONE;
-        Term having = tokens.accept("having") ? expression() : NONE;
+        from = others().hierarchy().map(from::where).orElse(from);
+        Term group = tokens.accept("group", "by")
+                ? new Term(Kind.LIST, "group", others().groups().orElseGet(() -> list().parts())) : NONE;
+        Term having = others().behindGroups(tokens.accept("having") ? expression() : NONE);
         return Term.of(Kind.CALL, "select", once, new Term(Kind.LIST, "items", items), from.term(), group, having);
     }
 
@@ -278,7 +293,7 @@ final class QueryReader {
 
     private boolean clause() {
         return tokens.peek().kind() == Token.Kind.WORD
-                && CLAUSES.contains(tokens.peek().text().toLowerCase(Locale.ROOT));
+                && (CLAUSES.contains(tokens.peek().text().toLowerCase(Locale.ROOT)) || others().begins());
     }
 
     private Joined tables() {
@@ -293,18 +308,19 @@ final class QueryReader {
         tokens.deeper();
         Joined left = table();
         while (true) {
-            if (tokens.accept("cross", "join")) {
+            if (tokens.accept("cross", "join") || others().joins()) {
                 left = left.and(table());
                 continue;
             }
+            boolean natural = tokens.acceptReworded("natural");
             String kind = tokens.is("left") || tokens.is("right") || tokens.is("full") ? tokens.plainWord() : "inner";
             tokens.accept(kind.equals("inner") ? "inner" : "outer");
-            if (!tokens.accept("join")) {
+            if (!tokens.accept("join") && !tokens.acceptReworded("straight_join")) {
                 tokens.higher();
                 return left;
             }
             Joined right = table();
-            Term condition = condition(kind);
+            Term condition = natural ? Term.of(Kind.WORD, "true") : condition(kind);
             left = switch (kind) {
                 case "inner" -> left.and(right).where(condition);
                 case "left" -> left.optional(right, condition);
@@ -331,6 +347,7 @@ final class QueryReader {
 
     private Joined table() {
         tokens.accept("lateral");
+        others().passOnly();
         if (tokens.accept("(")) {
             if (tokens.is("select") || tokens.is("with") || tokens.is("values")) {
                 Term query = query();
@@ -352,12 +369,18 @@ final class QueryReader {
             tokens.accept("with", "ordinality");
             return new Joined(List.of(Term.operator("derived", rows, columns(alias()))), List.of());
         }
-        return new Joined(List.of(new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), alias().stream().toList())),
-                List.of());
+        int end = tokens.at() - 1;
+        others().passSample();
+        Term read = new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), alias().stream().toList(), tokens.from(before),
+                tokens.to(end));
+        others().passHints();
+        return new Joined(List.of(read), List.of());
     }
 
+    /** The names of a derived table's columns, where they are listed, under the name that it has. */
     private static Term columns(Optional<Term> alias) {
-        return alias.filter(name -> !name.parts().isEmpty()).map(name -> name.parts().getFirst()).orElse(NONE);
+        return alias.map(name -> new Term(Kind.LIST, name.word(),
+                name.parts().stream().flatMap(listed -> listed.parts().stream()).toList())).orElse(NONE);
     }
 
     /** The name that a table has in a query, with those of its columns where they are listed. */

@@ -37,9 +37,12 @@ final class WindowReader {
     }
 
     private Term window() {
-        if (!tokens.accept("(")) {
-            return Term.of(Kind.NAME, tokens.name());
-        }
+        return tokens.is("(") ? defined() : Term.of(Kind.NAME, tokens.name());
+    }
+
+    /** A window in brackets (ISO/IEC 9075-2, 7.15). */
+    Term defined() {
+        tokens.expect("(");
         List<Term> parts = new ArrayList<>();
         if (tokens.accept("partition", "by")) {
             do {

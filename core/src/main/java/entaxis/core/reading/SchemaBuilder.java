@@ -1,10 +1,12 @@
 package entaxis.core.reading;
 
+import entaxis.core.expression.ViewQuery;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.SecuredObject;
@@ -58,6 +60,8 @@ final class SchemaBuilder {
         }
     }
 
+    /** What views read, by their texts, once it was asked for. */
+    private final Map<String, Optional<ViewQuery>> queries = new HashMap<>();
     final ScriptSyntax syntax;
     final Dialect dialect;
     final boolean exact;
@@ -183,17 +187,28 @@ final class SchemaBuilder {
         if (gone.kind() == ProgramKind.VIEW) {
             removeReaders(key(gone.qualifiedName()), gone.name());
         } else if (gone.kind() == ProgramKind.FUNCTION) {
-            String name = gone.name().toLowerCase(Locale.ROOT);
-            removeWhere((key, program) -> (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER)
-                    && new QueriedNames(program.text()).functions().contains(name));
+            removeWhere((key, program) -> calls(program, gone.name()));
         }
     }
 
     /** Takes away the views that read a table or view, what reads these, and what belongs to them. */
     private void removeReaders(String table, String name) {
         String lower = name.toLowerCase(Locale.ROOT);
-        removeWhere((key, program) -> isOn(key, table) || program.kind() == ProgramKind.VIEW
-                && new QueriedNames(program.text()).relations().contains(lower));
+        removeWhere((key, program) -> isOn(key, table) || query(program).stream()
+                .anyMatch(query -> query.tables().stream().anyMatch(read -> read.name().equals(lower))));
+    }
+
+    /** Whether a view's query calls a function, or a trigger does nothing else. */
+    private boolean calls(Program program, String function) {
+        return query(program).filter(query -> query.functions().contains(function.toLowerCase(Locale.ROOT))).isPresent()
+                || program.head(dialect::unquoted) instanceof TriggerHead trigger
+                        && trigger.routine().filter(name -> name.name().equalsIgnoreCase(function)).isPresent();
+    }
+
+    /** What a view reads; nothing for other programs, and where that is not understood. */
+    private Optional<ViewQuery> query(Program program) {
+        return program.kind() != ProgramKind.VIEW ? Optional.empty()
+                : queries.computeIfAbsent(program.text(), text -> ViewQuery.of(text, syntax.lexicalRules()));
     }
 
     private void removeWhere(BiPredicate<String, Program> goes) {

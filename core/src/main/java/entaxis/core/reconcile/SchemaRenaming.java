@@ -3,13 +3,11 @@ package entaxis.core.reconcile;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
-import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
-import entaxis.core.token.Identifiers;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -42,15 +40,15 @@ public final class SchemaRenaming {
 
     /** Views and triggers as they are worded once their tables have the new names, where they follow them. */
     private List<Program> programs(List<Program> programs) {
-        if (bare.isEmpty() || !CatalogWording.of(dialect.target()).programsFollowRenames()) {
+        if (bare.isEmpty()) {
             return programs;
         }
         Map<String, String> words = new HashMap<>();
         bare.forEach((from, to) -> words.put(from.substring(from.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
                 dialect.name(to)));
         return programs.stream()
-                .map(program -> program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER
-                        ? program.worded(Identifiers.exchanged(program.text(), words)) : program)
+                .map(program -> ProgramRenaming.follows(program.kind(), dialect.target()) ? program.worded(
+                        ProgramRenaming.text(program.kind(), dialect.target(), program.text(), words)) : program)
                 .toList();
     }
 

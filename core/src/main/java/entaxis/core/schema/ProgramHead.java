@@ -25,9 +25,11 @@ public sealed interface ProgramHead {
      * @param time    when it fires
      * @param events  what it fires at
      * @param columns where it fires at updates of some columns only, these; otherwise none
+     * @param routine the routine that it calls, where its body is that and nothing else (PostgreSQL manual, CREATE
+     *                TRIGGER)
      */
-    record TriggerHead(QualifiedName table, Time time, Set<Event> events, List<String> columns)
-            implements ProgramHead {
+    record TriggerHead(QualifiedName table, Time time, Set<Event> events, List<String> columns,
+            Optional<QualifiedName> routine) implements ProgramHead {
         /** Copies the events and columns. */
         public TriggerHead {
             events = Set.copyOf(events);

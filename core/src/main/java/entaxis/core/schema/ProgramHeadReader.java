@@ -94,7 +94,19 @@ final class ProgramHeadReader extends TokenCursor {
         }
         Time fires = time.orElse(Time.BEFORE);
         return table.filter(name -> !events.isEmpty())
-                .<ProgramHead>map(name -> new TriggerHead(name, fires, events, columns)).orElseGet(Named::new);
+                .<ProgramHead>map(name -> new TriggerHead(name, fires, events, columns, calledRoutine()))
+                .orElseGet(Named::new);
+    }
+
+    /** The routine behind EXECUTE FUNCTION, which is called a procedure in old scripts. */
+    private Optional<QualifiedName> calledRoutine() {
+        while (!atEnd()) {
+            if (accept("execute", "function") || accept("execute", "procedure")) {
+                return Optional.of(name());
+            }
+            advance();
+        }
+        return Optional.empty();
     }
 
     /** When it fires, as far as the word here says it; FOR means AFTER (Transact-SQL Reference, CREATE TRIGGER). */

@@ -38,13 +38,12 @@ public final class Lexer {
 
     /** The tokens of a text in order, without white space and comments, by the rules of the standard. */
     public static List<Token> tokens(String text) {
-        List<Token> tokens = new ArrayList<>();
-        for (Token piece : pieces(text)) {
-            if (piece.matters()) {
-                tokens.add(piece);
-            }
-        }
-        return List.copyOf(tokens);
+        return tokens(text, LexicalRules.STANDARD);
+    }
+
+    /** The same by the rules of an engine. */
+    public static List<Token> tokens(String text, LexicalRules rules) {
+        return pieces(text, rules, piece -> false).stream().filter(Token::matters).toList();
     }
 
     /** The same with white space and comments; their texts joined are the input again. */
@@ -54,7 +53,11 @@ public final class Lexer {
 
     /** The same up to the first one that is the last to be asked for; what is behind it is not looked at. */
     public static List<Token> pieces(String text, Predicate<Token> last) {
-        Lexer lexer = new Lexer(text, LexicalRules.STANDARD);
+        return pieces(text, LexicalRules.STANDARD, last);
+    }
+
+    private static List<Token> pieces(String text, LexicalRules rules, Predicate<Token> last) {
+        Lexer lexer = new Lexer(text, rules);
         Tokens row = Tokens.ofSnippet("");
         List<Token> pieces = new ArrayList<>();
         boolean more = true;

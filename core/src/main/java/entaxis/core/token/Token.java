@@ -47,12 +47,22 @@ public record Token(Kind kind, String text, int start) {
 
     /** The letters before the quote of a text, in small letters: {@code n, b, x} or {@code e}; mostly none. */
     public String mark() {
-        return kind == Kind.STRING ? text.substring(0, text.indexOf('\'')).toLowerCase(Locale.ROOT) : "";
+        return kind == Kind.STRING ? text.substring(0, text.indexOf(quote())).toLowerCase(Locale.ROOT) : "";
     }
 
     /** What a text says: without its mark and quotes, and with doubled quotes undone. */
     public String string() {
-        return text.substring(text.indexOf('\'') + 1, text.length() - 1).replace("''", "'");
+        String quote = String.valueOf(quote());
+        if (quote.equals("$")) {
+            int tag = text.indexOf('$', 1) + 1;
+            return text.substring(tag, text.length() - tag);
+        }
+        return text.substring(text.indexOf(quote) + 1, text.length() - 1).replace(quote + quote, quote);
+    }
+
+    /** The sign that opens and closes a text; some engines take double quotes or dollars. */
+    private char quote() {
+        return text.charAt(text.length() - 1);
     }
 
     /**

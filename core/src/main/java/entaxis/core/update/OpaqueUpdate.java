@@ -12,19 +12,17 @@ import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
 import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Aspect;
-import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.ProgramKeys;
+import entaxis.core.reconcile.ProgramRenaming;
 import entaxis.core.schema.ObjectComment;
 import entaxis.core.schema.Program;
-import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
-import entaxis.core.token.Identifiers;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -131,16 +129,13 @@ final class OpaqueUpdate {
 
     /** Views and triggers speak of a table by its new name, where the engine rewrites them so. */
     void programsFollow(String before, String now) {
-        if (!CatalogWording.of(state.dialect().target()).programsFollowRenames()) {
-            return;
-        }
         Map<String, String> names = Map.of(before.substring(before.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
                 state.dialect().name(now.substring(now.lastIndexOf('.') + 1)));
-        carried(OpaqueProgram.class)
-                .filter(own -> own.kind() == ProgramKind.VIEW || own.kind() == ProgramKind.TRIGGER).toList()
+        carried(OpaqueProgram.class).filter(own -> own.target() == state.dialect().target()
+                && ProgramRenaming.follows(own.kind(), own.target())).toList()
                 .forEach(own -> {
-                    String text = Identifiers.exchanged(own.text(), names);
-                    if (own.target() == state.dialect().target() && !text.equals(own.text())) {
+                    String text = ProgramRenaming.text(own.kind(), own.target(), own.text(), names);
+                    if (!text.equals(own.text())) {
                         state.apply(new Change.PutOpaque(new OpaqueProgram(own.id(), own.kind(), own.namespace(),
                                 own.name(), own.target(), text, own.comments())), own.name());
                     }

@@ -10,6 +10,7 @@ import entaxis.core.schema.ProgramHead.Time;
 import entaxis.core.schema.ProgramHead.TriggerHead;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -74,7 +75,19 @@ class ProgramHeadTest {
         assertThat(trigger("CREATE TRIGGER t AFTER DELETE OR UPDATE OF Dry, \"n o\" OR INSERT ON jar "
                 + "EXECUTE FUNCTION f()"))
                 .isEqualTo(new TriggerHead(new QualifiedName("", "jar"), Time.AFTER,
-                        Set.of(Event.INSERT, Event.UPDATE, Event.DELETE), List.of("Dry", "n o")));
+                        Set.of(Event.INSERT, Event.UPDATE, Event.DELETE), List.of("Dry", "n o"),
+                        Optional.of(new QualifiedName("", "f"))));
+    }
+
+    /** PostgreSQL manual, CREATE TRIGGER. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
+        "AFTER INSERT ON jar FOR EACH ROW WHEN (new.a > f(1)) EXECUTE FUNCTION s.\"Weigh\"('x')|s.Weigh",
+        "AFTER INSERT ON jar EXECUTE PROCEDURE weigh()|weigh",
+        "AFTER INSERT ON jar BEGIN SELECT weigh(1); END|"})
+    void routinesOfTriggers(String text, String routine) {
+        assertThat(trigger("CREATE TRIGGER t " + text)).isInstanceOfSatisfying(TriggerHead.class, head -> assertThat(
+                head.routine().map(QualifiedName::label)).isEqualTo(Optional.ofNullable(routine)));
     }
 
     /** PostgreSQL manual, 4.1.1: names without quotes are folded. */

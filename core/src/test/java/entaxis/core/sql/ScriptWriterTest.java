@@ -16,6 +16,7 @@ import entaxis.core.syntax.Highlight.Run;
 import entaxis.core.syntax.ScriptLines;
 import entaxis.core.sql.Script.Kind;
 import entaxis.core.targets.Target;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -127,6 +128,23 @@ class ScriptWriterTest {
                 new SampleRow(new RowId("w1"), small.id("Taxon"),
                         Map.of(ColumnPath.own(small.attribute("Taxon", "taxon_id")), "1); drop table taxon --"))))
                 .isEqualTo("INSERT INTO taxon (taxon_id) VALUES ('1); drop table taxon --')");
+    }
+
+    /** PostgreSQL manual, 4.1.1: 63 bytes; the rows go into what the script creates. */
+    @Test
+    void rowsStandUnderTheNamesThatTheEngineHolds() {
+        String name = "Batch of seed jars " + "that were dried in summer ".repeat(3).strip();
+        Small small = new Small().entity(name, "batch_no integer primary key");
+        SampleRow row = new SampleRow(new RowId("w1"), small.id(name),
+                Map.of(ColumnPath.own(small.attribute(name, "batch_no")), "7"));
+        Derivation derivation = Derivation.of(small.design());
+        Dialect engine = Dialect.of(Target.POSTGRESQL);
+        String created = new ScriptWriter(engine, ScriptOptions.DEFAULT).write(derivation.schema(), "t").text();
+        List<Script.Statement> rows = InsertStatements.of(derivation.tables(), List.of(row), engine);
+        String table = rows.getFirst().table().orElseThrow().name();
+        assertThat(table).hasSizeLessThanOrEqualTo(63).startsWith("batch_of_seed_jars");
+        assertThat(created).contains("CREATE TABLE " + engine.name(table) + " (");
+        assertThat(rows.getFirst().text()).startsWith("INSERT INTO " + engine.name(table) + " (");
     }
 
     @Test

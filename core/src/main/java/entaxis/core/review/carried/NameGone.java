@@ -2,6 +2,7 @@ package entaxis.core.review.carried;
 
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OpaqueProgram;
+import entaxis.core.expression.ViewQuery;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
@@ -14,6 +15,7 @@ import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Table;
+import entaxis.core.syntax.ScriptSyntax;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -79,19 +81,21 @@ public final class NameGone implements Rule {
                 "The " + program.kind().word() + " “" + program.name() + "” " + words, List.of(), List.of()));
         // routines make tables of their own and use variables, which only an engine can tell apart
         if (view) {
-            view(ViewNames.of(program.text()), names, say);
+            ViewQuery.of(program.text(), ScriptSyntax.of(program.target()).lexicalRules())
+                    .ifPresent(query -> view(query, names, say));
         } else {
             trigger(ProgramHead.of(program.kind(), program.text(), UnaryOperator.identity()), names, say);
         }
     }
 
-    private static void view(ViewNames view, Names names, Consumer<String> say) {
-        view.tables().values().stream().distinct().filter(names::gone)
-                .forEach(name -> say.accept("reads “" + name + "”, which is not there."));
-        view.columns().stream()
-                .filter(column -> names.columnGone(view.tables().getOrDefault(column.table(), ""), column.name()))
-                .forEach(column -> say.accept("reads “" + column.name() + "” of “"
-                        + view.tables().get(column.table()) + "”, which has no such column."));
+    /** Tables without a schema before them, and columns that are named with one of them; others may be elsewhere. */
+    private static void view(ViewQuery view, Names names, Consumer<String> say) {
+        view.tables().stream().filter(table -> !table.qualified() && names.gone(table.name()))
+                .forEach(table -> say.accept("reads “" + table.name() + "”, which is not there."));
+        view.columns().stream().filter(column -> !column.table().qualified()
+                && names.columnGone(column.table().name(), column.name()))
+                .forEach(column -> say.accept("reads “" + column.name() + "” of “" + column.table().name()
+                        + "”, which has no such column."));
     }
 
     /** The table that a trigger or rule belongs to, and the columns at whose updates a trigger fires. */

@@ -1,0 +1,35 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.expression.ViewQuery;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.targets.Target;
+import entaxis.core.token.Identifiers;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What engines make of the texts of views and triggers when the tables that they speak of get other names (PostgreSQL
+ * manual, ALTER TABLE; SQLite, “ALTER TABLE RENAME”). In a view, tables are told from columns of the same name; in what
+ * cannot be read, and in the bodies of triggers, they are not.
+ */
+public final class ProgramRenaming {
+    private ProgramRenaming() { }
+
+    /** Whether an engine rewrites programs of a kind. */
+    public static boolean follows(ProgramKind kind, Target engine) {
+        return (kind == ProgramKind.VIEW || kind == ProgramKind.TRIGGER)
+                && CatalogWording.of(engine).programsFollowRenames();
+    }
+
+    /**
+     * The text of a view or trigger under the new names of tables.
+     *
+     * @param names the new name as SQL, by the old one in small letters
+     */
+    public static String text(ProgramKind kind, Target engine, String text, Map<String, String> names) {
+        return Optional.of(text).filter(any -> kind == ProgramKind.VIEW)
+                .flatMap(view -> ViewQuery.of(view, ScriptSyntax.of(engine).lexicalRules()))
+                .map(query -> query.renamed(names)).orElseGet(() -> Identifiers.exchanged(text, names));
+    }
+}
