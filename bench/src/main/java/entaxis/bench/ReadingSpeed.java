@@ -29,7 +29,7 @@ import net.sf.jsqlparser.parser.CCJSqlParserUtil;
 
 /**
  * How fast scripts are read, side by side with general-purpose parsers on the same text; how fast they are written,
- * lifted and arranged. Medians of warm runs.
+ * reversed and arranged. Medians of warm runs.
  */
 public final class ReadingSpeed {
 
@@ -61,9 +61,9 @@ public final class ReadingSpeed {
         Schema some = IsoNormalizer.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(),
                 Dialect.of(Target.POSTGRESQL));
         TextMeasure measure = new TextMeasure();
-        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)),
-                Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
-        System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(lift(some).design())));
+        System.out.printf("reversing 300 tables: %.1f ms; reversing and arranging: %.1f ms%n",
+                Median.of(() -> reverse(some)), Median.of(() -> FirstSheet.arranged(reverse(some).design(), measure)));
+        System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(reverse(some).design())));
     }
 
     private static void sideBySide(String what, String script) throws Exception {
@@ -86,9 +86,9 @@ public final class ReadingSpeed {
         return last;
     }
 
-    private static ReversedDesign lift(Schema schema) {
+    private static ReversedDesign reverse(Schema schema) {
         AtomicInteger count = new AtomicInteger();
-        return ReverseEngineering.lift(schema, new DesignProperties("Speed", Target.POSTGRESQL, "Speed", ""),
+        return ReverseEngineering.reverse(schema, new DesignProperties("Speed", Target.POSTGRESQL, "Speed", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
     }

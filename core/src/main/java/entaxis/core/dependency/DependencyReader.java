@@ -15,7 +15,7 @@ public final class DependencyReader {
     /** What a line says, or what is wrong with it. */
     public sealed interface Line {
         /** A dependency. */
-        record Said(Dependency dependency) implements Line { }
+        record ReadDependency(Dependency dependency) implements Line { }
 
         /** A line that is not understood, with where from 0 and why. */
         record Fault(int at, String message) implements Line { }
@@ -61,7 +61,8 @@ public final class DependencyReader {
         }
         AttributeSet determinant = AttributeSet.of(left.stream().mapToInt(Integer::intValue).toArray());
         AttributeSet dependent = AttributeSet.of(right.stream().mapToInt(Integer::intValue).toArray());
-        return new Line.Said(many ? new Multivalued(determinant, dependent) : new Functional(determinant, dependent));
+        return new Line.ReadDependency(many ? new Multivalued(determinant, dependent)
+                : new Functional(determinant, dependent));
     }
 
     private Optional<Line.Fault> names(String line, int from, int to, List<Integer> places) {

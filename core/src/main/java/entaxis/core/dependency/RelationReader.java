@@ -71,11 +71,11 @@ public final class RelationReader {
             case DependencyReader.Line.Empty() -> Optional.empty();
             case DependencyReader.Line.Fault(int at, String message) ->
                     Optional.of("column " + (at + 1) + ": " + message);
-            case DependencyReader.Line.Said(Functional dependency) -> {
+            case DependencyReader.Line.ReadDependency(Functional dependency) -> {
                 functional.add(dependency);
                 yield Optional.empty();
             }
-            case DependencyReader.Line.Said(Multivalued dependency) -> {
+            case DependencyReader.Line.ReadDependency(Multivalued dependency) -> {
                 multivalued.add(dependency);
                 yield Optional.empty();
             }

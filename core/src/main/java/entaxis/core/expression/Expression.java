@@ -4,16 +4,12 @@ import entaxis.core.token.Identifiers;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Literals;
 import entaxis.core.token.SqlText;
-import entaxis.core.token.Token;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * An SQL expression (ISO/IEC 9075-2, 6.28): its words, which are given back as somebody wrote them, and what they mean.
@@ -141,11 +137,8 @@ public final class Expression {
 
     /** The functions of some names that it calls, in the order in which it does; names are in small letters. */
     public List<String> calls(Set<String> names) {
-        List<Token> tokens = Lexer.tokens(text);
-        return IntStream.range(0, tokens.size() - 1)
-                .filter(i -> tokens.get(i).isName() && tokens.get(i + 1).is("("))
-                .mapToObj(i -> tokens.get(i).name().toLowerCase(Locale.ROOT)).filter(names::contains)
-                .collect(Collectors.toUnmodifiableList());
+        return tree().map(Term::calls).orElseGet(() -> Identifiers.called(text).stream()).filter(names::contains)
+                .toList();
     }
 
     @Override

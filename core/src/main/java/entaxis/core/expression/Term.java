@@ -3,6 +3,7 @@ package entaxis.core.expression;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A part of an expression.
@@ -76,6 +77,12 @@ public record Term(Kind kind, String word, List<Term> parts, int from, int to) {
     /** Whether it is a function of a name, in small letters. */
     public boolean isCall(String function) {
         return kind == Kind.CALL && word.equals(function);
+    }
+
+    /** The functions that are called in it, itself among them, in the order in which they stand. */
+    public Stream<String> calls() {
+        Stream<String> own = kind == Kind.CALL && placed() && !query() ? Stream.of(word) : Stream.empty();
+        return Stream.concat(own, parts.stream().flatMap(Term::calls));
     }
 
     /** Its first part; what it is cast from, for instance. */

@@ -9,10 +9,12 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What a view reads, by the places in which names stand in its query (ISO/IEC 9075-2, 7.6): tables and views, columns
@@ -39,12 +41,15 @@ public final class ViewQuery {
     private final LexicalRules rules;
     private final Set<ReadTable> tables = new LinkedHashSet<>();
     private final Set<ReadColumn> columns = new LinkedHashSet<>();
-    private final Set<String> functions = new HashSet<>();
+    /** Names of columns without a table before them, a star among them. */
+    private final Set<String> bare = new HashSet<>();
+    private final Set<String> functions;
     private final List<Mention> mentions = new ArrayList<>();
 
     private ViewQuery(String text, LexicalRules rules, Term view) {
         this.text = text;
         this.rules = rules;
+        this.functions = view.calls().collect(Collectors.toUnmodifiableSet());
         visit(view, Scope.NONE);
     }
 
@@ -66,6 +71,26 @@ public final class ViewQuery {
     /** The columns that are named with their table, or its alias, before them. */
     public Set<ReadColumn> columns() {
         return columns;
+    }
+
+    /**
+     * Whether it reads a column of a table, or may: one that is named without its table may be that of any that the
+     * query reads, and a star stands for all.
+     *
+     * @param table  the table's name without its schema, in any letters
+     * @param column the column, in any letters
+     */
+    public boolean mayRead(String table, String column) {
+        String from = table.toLowerCase(Locale.ROOT);
+        String name = column.toLowerCase(Locale.ROOT);
+        return reads(table) && (bare.contains(name) || bare.contains("*")
+                || columns.stream().anyMatch(read -> read.table().name().equals(from) && read.name().equals(name)));
+    }
+
+    /** Whether it reads a table or view of a name, in any letters and any schema. */
+    public boolean reads(String table) {
+        String name = table.toLowerCase(Locale.ROOT);
+        return tables.stream().anyMatch(read -> read.name().equals(name));
     }
 
     /** The names of what is called, in small letters, without a schema. */
@@ -125,9 +150,6 @@ public final class ViewQuery {
         } else if (term.kind() == Kind.NAME) {
             column(term, scope);
         } else {
-            if (term.kind() == Kind.CALL && term.placed() && !term.query()) {
-                functions.add(term.word());
-            }
             term.parts().forEach(part -> visit(part, scope));
         }
     }
@@ -189,11 +211,14 @@ public final class ViewQuery {
 
     private void column(Term term, Scope scope) {
         if (term.parts().isEmpty()) {
+            bare.add(term.word());
             return;
         }
         String before = term.first().word();
         scope.qualifier().getOrDefault(before, Optional.empty()).ifPresent(table -> {
-            if (!term.word().equals("*")) {
+            if (term.word().equals("*")) {
+                bare.add(term.word());
+            } else {
                 columns.add(new ReadColumn(table, term.word()));
             }
             if (before.equals(table.name()) && term.placed()) {

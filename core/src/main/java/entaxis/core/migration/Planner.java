@@ -11,6 +11,7 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Identity;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -144,7 +145,7 @@ final class Planner {
                 .forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
         boolean follow = CatalogWording.of(dialect.target()).programsFollowRenames();
         pairing.tables().keySet().stream().filter(name -> !follow)
-                .forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
+                .forEach(name -> touched.add(QualifiedName.ofLabel(name).name().toLowerCase(Locale.ROOT)));
         gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
         return touched;
     }

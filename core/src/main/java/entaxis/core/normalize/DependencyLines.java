@@ -38,7 +38,7 @@ public record DependencyLines(List<Stated> dependencies, List<Remark> remarks) {
             switch (reader.line(lines.get(i))) {
                 case Line.Empty() -> { }
                 case Line.Fault(int at, String message) -> remarks.add(new Remark(number, Weight.FAULT, message));
-                case Line.Said(Dependency dependency) -> {
+                case Line.ReadDependency(Dependency dependency) -> {
                     dependencies.add(about.stated(dependency));
                     remarks.addAll(remarks(about, dependency, known, number));
                     if (dependency instanceof Functional functional) {

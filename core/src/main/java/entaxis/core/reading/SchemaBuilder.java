@@ -193,9 +193,8 @@ final class SchemaBuilder {
 
     /** Takes away the views that read a table or view, what reads these, and what belongs to them. */
     private void removeReaders(String table, String name) {
-        String lower = name.toLowerCase(Locale.ROOT);
-        removeWhere((key, program) -> isOn(key, table) || query(program).stream()
-                .anyMatch(query -> query.tables().stream().anyMatch(read -> read.name().equals(lower))));
+        removeWhere((key, program) -> isOn(key, table)
+                || query(program).filter(query -> query.reads(name)).isPresent());
     }
 
     /** Whether a view's query calls a function, or a trigger does nothing else. */

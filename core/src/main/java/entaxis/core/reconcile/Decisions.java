@@ -8,19 +8,19 @@ import java.util.Set;
  * What was decided about differences. What nobody decided follows from who changed it: a change of one side only is
  * usually meant. What loses data is done only where that is meant.
  *
- * @param said      answers by the key of their difference
+ * @param answers   answers by the key of their difference
  * @param lossMeant keys of differences whose loss of values is meant
  */
-public record Decisions(Map<String, Answer> said, Set<String> lossMeant, ThreeWay threeWay) {
-    /** Copies what was said. */
+public record Decisions(Map<String, Answer> answers, Set<String> lossMeant, ThreeWay threeWay) {
+    /** Copies the answers. */
     public Decisions {
-        said = Map.copyOf(said);
+        answers = Map.copyOf(answers);
         lossMeant = Set.copyOf(lossMeant);
     }
 
-    /** What was said, or follows; none if that is open. */
+    /** The answer, given or implied; none if that is open. */
     public Optional<Answer> answer(Difference difference) {
-        return Optional.ofNullable(said.get(difference.key())).or(() -> switch (threeWay.origin(difference)) {
+        return Optional.ofNullable(answers.get(difference.key())).or(() -> switch (threeWay.origin(difference)) {
             case WANTED -> Optional.of(Answer.WANTED);
             case HAVE -> Optional.of(Answer.HAVE);
             case BOTH, UNKNOWN -> Optional.empty();

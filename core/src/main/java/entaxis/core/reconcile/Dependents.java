@@ -1,12 +1,16 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.expression.ViewQuery;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramKind;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.syntax.ScriptSyntax;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -29,8 +33,27 @@ public final class Dependents {
     /** A foreign key, and the table that has it. */
     private record Reference(Table from, ForeignKey key) { }
 
-    /** A view or routine, and the names that it speaks of. */
-    private record Spoken(Program program, Set<String> names) { }
+    /**
+     * A view or routine with what it speaks of.
+     *
+     * @param query what a view reads, where that is understood
+     * @param names all names in its text, in small letters; none if its query tells more
+     */
+    private record Spoken(Program program, Optional<ViewQuery> query, Set<String> names) {
+        static Spoken of(Program program, Dialect dialect) {
+            Optional<ViewQuery> query = program.kind() != ProgramKind.VIEW ? Optional.empty()
+                    : ViewQuery.of(program.text(), ScriptSyntax.of(program.target()).lexicalRules());
+            return new Spoken(program, query,
+                    query.isPresent() ? Set.of() : IsoNormalizer.namesOfProgram(program.text(), dialect));
+        }
+
+        /** Whether it speaks of a table, and of its column if one is named. */
+        boolean of(String table, String column) {
+            return query.map(read -> column.isEmpty() ? read.reads(table) : read.mayRead(table, column))
+                    .orElseGet(() -> names.contains(table.toLowerCase(Locale.ROOT)) && (column.isEmpty()
+                            || names.contains(column.toLowerCase(Locale.ROOT)) || program.text().contains("*")));
+        }
+    }
 
     private Dependents(Schema schema, Dialect dialect) {
         this.dialect = dialect;
@@ -40,8 +63,7 @@ public final class Dependents {
                     key -> references.computeIfAbsent(key.referenced().label(),
                             any -> new ArrayList<>()).add(new Reference(table, key)));
         }
-        schema.programs().forEach(
-                program -> programs.add(new Spoken(program, IsoNormalizer.namesOfProgram(program.text(), dialect))));
+        schema.programs().forEach(program -> programs.add(Spoken.of(program, dialect)));
     }
 
     /** What depends on what in a schema. */
@@ -59,11 +81,9 @@ public final class Dependents {
                         + String.join(", ", reference.key().columns()) + ")");
             }
         }
-        String bare = table.substring(table.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        String name = QualifiedName.ofLabel(table).name();
         for (Spoken spoken : programs) {
-            if (spoken.names().contains(bare)
-                    && (column.isEmpty() || spoken.names().contains(column.toLowerCase(Locale.ROOT))
-                            || spoken.program().text().contains("*"))) {
+            if (spoken.of(name, column)) {
                 touched.add("the " + spoken.program().kind().word() + " " + spoken.program().name());
             }
         }

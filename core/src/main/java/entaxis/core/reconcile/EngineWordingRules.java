@@ -192,7 +192,7 @@ public final class EngineWordingRules {
                         .map(part -> (part.expression() ? "(" + part.name() + ")" : dialect.name(part.name()))
                                 + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
                                 + (part.descending() ? " desc" : "")
-                                + (part.ordering().isEmpty() ? "" : " " + part.ordering())
+                                + (part.ordering().isDefault() ? "" : " " + part.ordering().text())
                                 + (part.operator().isEmpty() ? "" : " with " + part.operator()))
                         .collect(Collectors.joining(", ", "(", ")"))
                 + (index.method().isEmpty() ? "" : " using " + index.method())
@@ -209,7 +209,7 @@ public final class EngineWordingRules {
 
     private String indexed(IndexColumn part) {
         return part.computed().map(this::sense).orElseGet(() -> folded(part.column())) + part.prefix()
-                + part.descending() + part.ordering() + part.operator();
+                + part.descending() + part.ordering().text() + part.operator();
     }
 
     /** The wording of a reference. */

@@ -3,6 +3,7 @@ package entaxis.core.reconcile;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -25,7 +26,7 @@ public final class SchemaRenaming {
     private SchemaRenaming(RenameMap pairing, Dialect dialect) {
         this.pairing = pairing;
         this.dialect = dialect;
-        pairing.tables().forEach((from, to) -> bare.put(from, to.substring(to.lastIndexOf('.') + 1)));
+        pairing.tables().forEach((from, to) -> bare.put(from, QualifiedName.ofLabel(to).name()));
     }
 
     /** The schema in new names; of a pairing, the old names are those of the schema. */
@@ -44,7 +45,7 @@ public final class SchemaRenaming {
             return programs;
         }
         Map<String, String> words = new HashMap<>();
-        bare.forEach((from, to) -> words.put(from.substring(from.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
+        bare.forEach((from, to) -> words.put(QualifiedName.ofLabel(from).name().toLowerCase(Locale.ROOT),
                 dialect.name(to)));
         return programs.stream()
                 .map(program -> ProgramRenaming.follows(program.kind(), dialect.target()) ? program.worded(

@@ -97,12 +97,12 @@ public final class ReverseEngineering {
      * @param bridges labels of the tables that become a many-to-many
      * @param fresh   gives the identities of the elements
      */
-    public static ReversedDesign lift(Schema schema, DesignProperties facts, Sheet sheet, Set<String> bridges,
+    public static ReversedDesign reverse(Schema schema, DesignProperties facts, Sheet sheet, Set<String> bridges,
             Fresh fresh) {
-        return new ReverseEngineering(schema, fresh, bridges).lifted(schema, facts, sheet);
+        return new ReverseEngineering(schema, fresh, bridges).reversed(schema, facts, sheet);
     }
 
-    private ReversedDesign lifted(Schema schema, DesignProperties facts, Sheet sheet) {
+    private ReversedDesign reversed(Schema schema, DesignProperties facts, Sheet sheet) {
         schema.tables().forEach(table -> {
             if (tables.putIfAbsent(table.qualifiedName(), table) == null && names.renames(table)) {
                 remarks.add("The table " + table.label() + " is called " + names.of(table)
@@ -302,7 +302,7 @@ public final class ReverseEngineering {
             return Optional.empty();
         }
         if (!index.included().isEmpty() || !index.method().isEmpty() || index.columns().stream()
-                .anyMatch(column -> !column.ordering().isEmpty())) {
+                .anyMatch(column -> !column.ordering().isDefault())) {
             remarks.add(table.label() + ": of the index " + index.name()
                     + " only the columns and their order are kept, not what else it says.");
         }

@@ -4,7 +4,7 @@ import entaxis.core.design.Design;
 import java.util.List;
 
 /**
- * A design that was lifted from tables.
+ * A design that was reversed from tables.
  *
  * @param remarks what the design cannot say as the tables do, and what was done about it
  */

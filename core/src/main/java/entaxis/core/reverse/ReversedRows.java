@@ -21,7 +21,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
- * Takes rows that a script put into its tables over as the sample rows of the design that was lifted from it. Linear.
+ * Takes rows that a script put into its tables over as the sample rows of the design that was reversed from it. Linear.
  */
 public final class ReversedRows {
     private static final Pattern TEXT = Pattern.compile("(?s)(?:[NnEe])?'((?:[^']|'')*)'");
@@ -40,14 +40,14 @@ public final class ReversedRows {
         Map<String, DerivedTable> tables = new HashMap<>();
         schema.tables().forEach(table -> Optional.ofNullable(derived.get(small(names.of(table))))
                 .ifPresent(made -> tables.put(small(table.label()), made)));
-        List<SampleRow> lifted = new ArrayList<>();
+        List<SampleRow> reversed = new ArrayList<>();
         for (ReadRow row : rows) {
             DerivedTable table = tables.get(small(new QualifiedName(row.namespace(), row.table()).label()));
             if (table != null && told(table, row)) {
-                lifted.add(new SampleRow(new RowId(fresh.id('w')), table.element(), values(table, row)));
+                reversed.add(new SampleRow(new RowId(fresh.id('w')), table.element(), values(table, row)));
             }
         }
-        return lifted.isEmpty() ? design : design.withRows(Elements.of(lifted));
+        return reversed.isEmpty() ? design : design.withRows(Elements.of(reversed));
     }
 
     private static String small(String name) {

@@ -16,9 +16,9 @@ import java.util.Set;
  * element that was touched before in the same round waits for the next one, when it is judged again.
  *
  * @param change  the whole as one step
- * @param settled how many findings it ends
+ * @param resolved how many findings it ends
  */
-public record GroupRemedy(Change change, long settled) {
+public record GroupRemedy(Change change, long resolved) {
     private static final int ROUNDS = 20;
 
     /** The remedy of a group; nothing if there is none, or if it would make a fault. */
@@ -39,9 +39,9 @@ public record GroupRemedy(Change change, long settled) {
             now = next;
             review = after;
         }
-        long settled = before - findings(review, rule).size();
-        return now == design || settled <= 0 ? Optional.empty()
-                : Optional.of(new GroupRemedy(Patch.between(design, now), settled));
+        long resolved = before - findings(review, rule).size();
+        return now == design || resolved <= 0 ? Optional.empty()
+                : Optional.of(new GroupRemedy(Patch.between(design, now), resolved));
     }
 
     private static List<Finding> findings(Review review, String rule) {

@@ -66,20 +66,19 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
      * @param column     the column; empty for an expression
      * @param computed   the expression; nothing for a column
      * @param prefix     how many characters of it are indexed; all, if left out
-     * @param ordering   how it is ordered where that is not usual, in the engine's words: its collation, its operator
-     *                   class, the place of what is null
+     * @param ordering   how it is ordered, its direction aside
      * @param operator   what may not hold between two rows, in the engine's words; empty but for exclusion constraints
      */
     public record IndexColumn(String column, Optional<Expression> computed, boolean descending, OptionalInt prefix,
-            String ordering, String operator) {
+            IndexOrdering ordering, String operator) {
         /** A whole column in rising or falling order. */
         public IndexColumn(String column, boolean descending) {
-            this(column, Optional.empty(), descending, OptionalInt.empty(), "", "");
+            this(column, Optional.empty(), descending, OptionalInt.empty(), IndexOrdering.DEFAULT, "");
         }
 
         /** An expression in rising order. */
         public static IndexColumn of(Expression expression) {
-            return new IndexColumn("", Optional.of(expression), false, OptionalInt.empty(), "", "");
+            return new IndexColumn("", Optional.of(expression), false, OptionalInt.empty(), IndexOrdering.DEFAULT, "");
         }
 
         /** Whether it is an expression rather than a column. */
@@ -98,8 +97,8 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
                     descending, prefix, ordering, operator);
         }
 
-        /** The same, ordered in a way that is not usual. */
-        public IndexColumn ordered(String newOrdering) {
+        /** The same, ordered in another way. */
+        public IndexColumn ordered(IndexOrdering newOrdering) {
             return new IndexColumn(column, computed, descending, prefix, newOrdering, operator);
         }
 

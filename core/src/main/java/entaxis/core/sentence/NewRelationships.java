@@ -44,7 +44,7 @@ public final class NewRelationships {
         design.entities().forEach(entity -> known.put(SqlName.of(entity.name()), entity.id()));
         int bottom = sheet.places().values().stream().mapToInt(Place::y).max().orElse(-160) + 200;
         for (SentenceReader.Pair pair : pairs) {
-            for (String name : List.of(pair.said().subject(), pair.said().object())) {
+            for (String name : List.of(pair.there().subject(), pair.there().object())) {
                 if (!known.containsKey(SqlName.of(name))) {
                     EntityId id = new EntityId(fresh.id('e'));
                     long added = changes.stream().filter(Change.AddEntity.class::isInstance).count();
@@ -53,15 +53,15 @@ public final class NewRelationships {
                     known.put(SqlName.of(name), id);
                 }
             }
-            EntityId subject = known.get(SqlName.of(pair.said().subject()));
-            EntityId object = known.get(SqlName.of(pair.said().object()));
-            Cardinality there = pair.said().cardinality();
-            Cardinality back = pair.back().map(SentenceReader.Said::cardinality)
+            EntityId subject = known.get(SqlName.of(pair.there().subject()));
+            EntityId object = known.get(SqlName.of(pair.there().object()));
+            Cardinality there = pair.there().cardinality();
+            Cardinality back = pair.back().map(SentenceReader.ReadSentence::cardinality)
                     .orElse(there.many() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_MORE);
             String backVerb =
-                    pair.back().map(SentenceReader.Said::verb).orElse(there.many() ? End.BELONGS_TO : End.HAS);
+                    pair.back().map(SentenceReader.ReadSentence::verb).orElse(there.many() ? End.BELONGS_TO : End.HAS);
             changes.add(new Change.AddRelationship(Relationship.between(new RelationshipId(fresh.id('r')),
-                    End.of(subject, back, pair.said().verb()).role(
+                    End.of(subject, back, pair.there().verb()).role(
                             subject.equals(object) && !back.many() ? "parent" : ""),
                     End.of(object, there, backVerb)), false));
         }

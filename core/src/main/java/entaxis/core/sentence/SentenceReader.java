@@ -27,7 +27,7 @@ public final class SentenceReader {
      *
      * @param subject the entity that it speaks of, as named in the design or, where there is none, as typed
      */
-    public record Said(String subject, String verb, Cardinality cardinality, String object, int line) { }
+    public record ReadSentence(String subject, String verb, Cardinality cardinality, String object, int line) { }
 
     /**
      * A sentence that is not understood.
@@ -38,14 +38,14 @@ public final class SentenceReader {
     public record NotUnderstood(int line, int column, String message) { }
 
     /** Two directions of one relationship; the second may not have been said. */
-    public record Pair(Said said, Optional<Said> back) { }
+    public record Pair(ReadSentence there, Optional<ReadSentence> back) { }
 
     /** What came of reading: pairs in the order in which they were begun, or what was not understood. */
     public record Reading(List<Pair> pairs, List<NotUnderstood> faults) { }
 
     /** Reads all sentences of a text; with any fault, nothing of it is to be used. */
     public static Reading read(String text, List<String> entities) {
-        List<Said> said = new ArrayList<>();
+        List<ReadSentence> said = new ArrayList<>();
         List<NotUnderstood> faults = new ArrayList<>();
         String[] lines = text.split("\\R", -1);
         for (int i = 0; i < lines.length && said.size() < MAX_COUNT; i++) {
@@ -59,7 +59,7 @@ public final class SentenceReader {
         return new Reading(pairs(said), faults);
     }
 
-    private static void one(String sentence, int line, int start, List<String> entities, List<Said> said,
+    private static void one(String sentence, int line, int start, List<String> entities, List<ReadSentence> said,
             List<NotUnderstood> faults) {
         List<Word> words = words(sentence);
         int column = start + words.getFirst().start() + 1;
@@ -84,7 +84,7 @@ public final class SentenceReader {
                 String object = known(texts, objectAt, entities)
                         .filter(name -> objectAt + name.words() == texts.size()).map(Name::name)
                         .orElseGet(() -> many ? Words.singular(rest(texts, objectAt)) : rest(texts, objectAt));
-                said.add(new Said(subject, String.join(" ", texts.subList(subjectWords + 1, at)),
+                said.add(new ReadSentence(subject, String.join(" ", texts.subList(subjectWords + 1, at)),
                         count.get().cardinality(), object, line));
                 return;
             }
@@ -128,12 +128,12 @@ public final class SentenceReader {
         return best;
     }
 
-    private static List<Pair> pairs(List<Said> said) {
+    private static List<Pair> pairs(List<ReadSentence> said) {
         List<Pair> pairs = new ArrayList<>();
-        List<Said> open = new ArrayList<>(said);
+        List<ReadSentence> open = new ArrayList<>(said);
         while (!open.isEmpty()) {
-            Said first = open.removeFirst();
-            Optional<Said> back =
+            ReadSentence first = open.removeFirst();
+            Optional<ReadSentence> back =
                     open.stream().filter(other -> SqlName.of(other.subject()).equals(SqlName.of(first.object()))
                     && SqlName.of(other.object()).equals(SqlName.of(first.subject()))).findFirst();
             back.ifPresent(open::remove);

@@ -8,6 +8,7 @@ import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -43,8 +44,8 @@ public final class CalledFunctions {
         while (!open.isEmpty()) {
             String name = open.removeLast();
             functions.stream().filter(function -> small(function.name()).equals(name))
-                    .forEach(function -> Expression.of(bare(function.text())).calls(names).stream().filter(called::add)
-                            .forEach(open::add));
+                    .forEach(function -> Identifiers.called(bare(function.text())).stream().filter(names::contains)
+                            .filter(called::add).forEach(open::add));
         }
         return functions.stream().filter(function -> called.contains(small(function.name())))
                 .collect(Collectors.toCollection(LinkedHashSet::new));

@@ -7,6 +7,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Identity;
+import entaxis.core.schema.IndexOrdering;
 import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.ReferentialAction;
@@ -245,7 +246,7 @@ final class TableAdapter {
                 .map(part -> part.worded(UnaryOperator.identity(), dialect::expression)
                         .falling(part.descending() && dialect.fallingIndexes())
                         .beginning(prefixes ? part.prefix() : OptionalInt.empty())
-                        .ordered(own ? part.ordering() : ""))
+                        .ordered(own ? part.ordering() : IndexOrdering.DEFAULT))
                 .toList();
         boolean includes = index.included().isEmpty() || dialect.includesColumns();
         if (!includes) {

@@ -286,9 +286,8 @@ public final class TableWriter {
     private String indexed(IndexColumn part) {
         String what = part.computed().map(expression -> "(" + dialect.written(expression) + ")")
                 .orElseGet(() -> spelling.name(part.column()));
-        int nulls = Math.max(part.ordering().indexOf("NULLS "), part.ordering().isEmpty() ? 0 : -1);
-        String before = nulls < 0 ? part.ordering() : part.ordering().substring(0, nulls).strip();
-        String behind = nulls < 0 ? "" : part.ordering().substring(nulls);
+        String before = part.ordering().before();
+        String behind = part.ordering().behind();
         return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
                 + (before.isEmpty() ? "" : " " + before) + (part.descending() ? " DESC" : "")
                 + (behind.isEmpty() ? "" : " " + behind);

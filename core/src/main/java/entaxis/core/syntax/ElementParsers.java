@@ -13,7 +13,7 @@ record ElementParsers(NameParser names, NumberParser numbers, ExpressionParser e
         ExpressionParser expressions = new ExpressionParser(tokens);
         TypeParser types = new TypeParser(tokens, syntax);
         ClauseEnds clauseEnds = new ClauseEnds(tokens, syntax, names);
-        IndexParser indexes = new IndexParser(tokens, syntax, numbers, expressions, clauseEnds);
+        IndexParser indexes = new IndexParser(tokens, syntax, names, numbers, expressions, clauseEnds);
         ReferenceParser references = new ReferenceParser(tokens, names, clauseEnds);
         ConstraintParser constraints =
                 new ConstraintParser(tokens, syntax, names, expressions, clauseEnds, indexes, references);

@@ -1,15 +1,17 @@
 package entaxis.core.syntax;
 
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.IndexOrdering.NullPlace;
+import entaxis.core.schema.IndexOrdering;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.IndexOrdering;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.IndexDefinition;
 import entaxis.core.token.Keyword;
 import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Optional;
 
@@ -19,14 +21,16 @@ final class IndexParser {
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final NumberParser numbers;
+    private final NameParser names;
     private final ExpressionParser expressions;
     private final ClauseEnds clauseEnds;
 
-    IndexParser(StatementCursor tokens, ScriptSyntax syntax, NumberParser numbers, ExpressionParser expressions,
-            ClauseEnds clauseEnds) {
+    IndexParser(StatementCursor tokens, ScriptSyntax syntax, NameParser names, NumberParser numbers,
+            ExpressionParser expressions, ClauseEnds clauseEnds) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.dialect = Dialect.of(syntax.engine());
+        this.names = names;
         this.numbers = numbers;
         this.expressions = expressions;
         this.clauseEnds = clauseEnds;
@@ -128,18 +132,48 @@ final class IndexParser {
         } else {
             column = IndexColumn.of(expression(from));
         }
+        return ordered(column.beginning(prefix));
+    }
+
+    /** How a part is ordered, as far as an engine keeps it; what goes without saying is left out. */
+    private IndexColumn ordered(IndexColumn column) {
+        boolean classes = syntax.takes(SyntaxRule.OPERATOR_CLASSES);
         boolean falling = false;
-        int behind = tokens.at();
+        String collation = "";
+        String operatorClass = "";
+        Optional<NullPlace> nulls = Optional.empty();
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !tokens.is(Keyword.WITH)) {
             if (tokens.accept(Keyword.DESC)) {
                 falling = true;
+            } else if (classes && tokens.accept(Keyword.NULLS)) {
+                nulls = Optional.of(tokens.is(Keyword.FIRST) ? NullPlace.FIRST : NullPlace.LAST);
+                tokens.skipToken();
+            } else if (classes && tokens.accept(Keyword.COLLATE)) {
+                collation = names.qualified().name();
+            } else if (classes && !tokens.is(Keyword.ASC) && tokens.isName(tokens.at())) {
+                operatorClass = operatorClass();
             } else {
                 tokens.skipToken();
             }
         }
-        String ordering = syntax.takes(SyntaxRule.OPERATOR_CLASSES)
-                ? IndexOrdering.canonical(tokens.text(behind, tokens.at()), falling) : "";
-        return column.falling(falling).beginning(prefix).ordered(ordering);
+        NullPlace usual = falling ? NullPlace.FIRST : NullPlace.LAST;
+        return column.falling(falling)
+                .ordered(new IndexOrdering(collation, operatorClass, nulls.filter(place -> place != usual)));
+    }
+
+    /** An operator class with its options; empty for one that goes without saying. */
+    private String operatorClass() {
+        String name = names.qualified().name().toLowerCase(Locale.ROOT);
+        if (!tokens.sign('(')) {
+            return syntax.defaultOperatorClasses().contains(name) ? "" : name;
+        }
+        StringBuilder options = new StringBuilder(name);
+        int open = tokens.at();
+        tokens.skipRound();
+        for (int token = open; token < tokens.at(); token++) {
+            options.append(tokens.token(token).text());
+        }
+        return options.toString();
     }
 
     private Expression expression(int from) {

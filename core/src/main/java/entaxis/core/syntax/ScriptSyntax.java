@@ -41,6 +41,11 @@ public abstract class ScriptSyntax {
         return rules().contains(rule);
     }
 
+    /** Operator classes that an index has by itself, in small letters. */
+    public Set<String> defaultOperatorClasses() {
+        return Set.of();
+    }
+
     /** The schema that names without one belong to; empty if it has no name of its own. */
     public String defaultSchema() {
         return "";

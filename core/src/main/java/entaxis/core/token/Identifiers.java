@@ -9,8 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
-/** Names inside SQL expressions. */
+/** Names inside SQL texts that are carried word for word, because they cannot be read or are bodies of routines. */
 public final class Identifiers {
     private Identifiers() { }
 
@@ -47,6 +48,14 @@ public final class Identifiers {
             }
         }
         return columns;
+    }
+
+    /** The names in a text that brackets stand behind, in lower case, in their order: what it calls. Linear. */
+    public static List<String> called(String text) {
+        List<Token> tokens = Lexer.tokens(text);
+        return IntStream.range(0, tokens.size() - 1)
+                .filter(i -> tokens.get(i).isName() && tokens.get(i + 1).is("("))
+                .mapToObj(i -> tokens.get(i).name().toLowerCase(Locale.ROOT)).toList();
     }
 
     /** Where types stand behind AS in CAST (ISO/IEC 9075-2, 6.13). */

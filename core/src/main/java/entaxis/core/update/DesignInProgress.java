@@ -24,6 +24,7 @@ import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TablePart;
@@ -124,9 +125,21 @@ final class DesignInProgress {
         return owner(derivation, table);
     }
 
-    private static Optional<DerivedTable> owner(Derivation derivation, String table) {
-        return derivation.tables().values().stream()
-                .filter(own -> own.name().equals(table) || SqlName.of(own.name()).equals(table)).findFirst();
+    private Optional<DerivedTable> owner(Derivation from, String table) {
+        QualifiedName named = QualifiedName.ofLabel(table);
+        return !named.namespace().isEmpty() ? Optional.empty() : from.tables().values().stream()
+                .filter(own -> isCalled(own.name(), named.name()) || SqlName.of(own.name()).equals(named.name()))
+                .findFirst();
+    }
+
+    /** Whether the design's engine holds a name of the design under another one, which it may have cut. */
+    private boolean isCalled(String name, String held) {
+        return name.equals(held) || dialect.stored(name).equals(held);
+    }
+
+    /** The column of a table that the design's engine holds under a name. */
+    Optional<DerivedColumn> column(DerivedTable table, String held) {
+        return table.columns().stream().filter(column -> isCalled(column.name(), held)).findFirst();
     }
 
     /** The relationship that a foreign key comes from which the design's engine held before any edit. */
@@ -138,7 +151,8 @@ final class DesignInProgress {
                 .findFirst().flatMap(own::relationship));
     }
 
-    private List<String> stored(List<String> names) {
+    /** Names as the design's engine holds them. */
+    List<String> stored(List<String> names) {
         return names.stream().map(dialect::stored).toList();
     }
 
@@ -166,7 +180,7 @@ final class DesignInProgress {
 
     /** A column of a table that follows from the design. */
     Optional<DerivedColumn> derived(String table, String column) {
-        return owner(table).flatMap(own -> own.column(column));
+        return owner(table).flatMap(own -> column(own, column));
     }
 
     /** A type as the design holds it; a list of values becomes an enumeration. */

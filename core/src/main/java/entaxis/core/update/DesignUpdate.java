@@ -34,7 +34,9 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MergedTable;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaPart;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -61,7 +63,7 @@ public final class DesignUpdate {
     private final OpaqueUpdate opaque;
     private final KeyUpdate keys;
     private final ReferenceUpdate references;
-    private final Set<String> told = new HashSet<>();
+    private final Set<Difference> told = new HashSet<>();
 
     private DesignUpdate(DesignInProgress state) {
         this.state = state;
@@ -107,13 +109,43 @@ public final class DesignUpdate {
      */
     private List<String> untold(Derivation before, Schema have, Dialect dialect, List<Difference> taken,
             DifferenceWords words) {
+        RenameMap renamed = renamed(taken);
         Set<String> stays = new HashSet<>();
-        apart(before, have, dialect).forEach(difference -> stays.add(difference.key()));
-        taken.forEach(difference -> stays.remove(difference.key()));
-        return apart(state.derivation(), have, dialect)
-                .filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
+        apart(before, have, dialect).forEach(difference -> stays.add(key(difference, renamed)));
+        taken.forEach(difference -> stays.remove(key(difference, renamed)));
+        told.forEach(difference -> stays.add(key(difference, renamed)));
+        return apart(state.derivation(), SchemaRenaming.apply(have, renamed, dialect), dialect)
+                .filter(difference -> !stays.contains(difference.key()))
                 .map(difference -> words.sentence(difference) + " A design cannot say this, so it stays apart.")
                 .toList();
+    }
+
+    /** The names of the database that tables and columns of the design have now, by those that they had. */
+    private RenameMap renamed(List<Difference> taken) {
+        RenameMap renamed = RenameMap.NONE;
+        for (Difference difference : taken) {
+            boolean table = difference.part() == SchemaPart.TABLE && difference.aspect() == Aspect.NAME;
+            if (table && state.owner(difference.from()).isPresent()) {
+                renamed = renamed.withTable(difference.table(), difference.from());
+            }
+        }
+        for (Difference difference : taken) {
+            String table = renamed.table(difference.table());
+            boolean column = difference.part() == SchemaPart.COLUMN && difference.aspect() == Aspect.NAME;
+            if (column && state.derived(table, difference.from()).isPresent()) {
+                renamed = renamed.withColumn(table, difference.name(), difference.from());
+            }
+        }
+        return renamed;
+    }
+
+    /** What tells a difference from all others once tables and columns have other names. */
+    private static String key(Difference difference, RenameMap renamed) {
+        String table = renamed.table(difference.table());
+        String name = difference.part() == SchemaPart.COLUMN ? renamed.column(table, difference.name())
+                : difference.name();
+        return new Difference(difference.part(), table, name, difference.aspect(), difference.from(), difference.to(),
+                difference.risk(), difference.have(), difference.want()).key();
     }
 
     private static Stream<Difference> apart(Derivation derivation, Schema have, Dialect dialect) {
@@ -159,7 +191,7 @@ public final class DesignUpdate {
             int before = state.left().size();
             use.accept(difference);
             if (state.left().size() > before) {
-                told.add(difference.key());
+                told.add(difference);
             }
         });
     }
@@ -202,6 +234,12 @@ public final class DesignUpdate {
         int lowest = sheet.places().values().stream().mapToInt(place -> (int) place.y()).max().orElse(0);
         int leftmost = sheet.places().values().stream().mapToInt(place -> (int) place.x()).min().orElse(0);
         return new Place(leftmost, sheet.places().isEmpty() ? 0 : lowest + BELOW);
+    }
+
+    /** What the database calls a table or a part of one; a table of another schema keeps that before its name. */
+    private static String newName(Difference difference) {
+        QualifiedName name = QualifiedName.ofLabel(difference.from());
+        return difference.part() == SchemaPart.TABLE && name.namespace().isEmpty() ? name.name() : difference.from();
     }
 
     private static String entityName(String table) {
@@ -310,12 +348,12 @@ public final class DesignUpdate {
             case TABLE -> {
                 opaque.programsFollow(difference.table(), difference.from());
                 state.entityOf(difference.table()).ifPresentOrElse(
-                        entity -> state.apply(new Change.RenameEntity(entity.id(), entityName(difference.from())),
+                        entity -> state.apply(new Change.RenameEntity(entity.id(), entityName(newName(difference))),
                                 difference.table()),
                         () -> state.owner(difference.table()).ifPresent(owner -> state.apply(
                                 new Change.AlterRelationship(
                                         state.derivation().stated((RelationshipId) owner.element()),
-                                new RelationshipAspect.Name(difference.from())), difference.table())));
+                                new RelationshipAspect.Name(newName(difference))), difference.table())));
             }
             case COLUMN -> columnName(difference);
             default -> state.leave("The name of the " + difference.part().word() + " " + difference.name()
@@ -327,21 +365,22 @@ public final class DesignUpdate {
     private void namesKept(Map<OwnerId, DerivedTable> before, List<Difference> taken) {
         Map<String, String> renamed = new HashMap<>();
         taken.stream().filter(difference -> difference.aspect() == Aspect.NAME)
-                .forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), difference.from()));
+                .forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), newName(difference)));
         for (DerivedTable entry : List.copyOf(state.derivation().tables().values())) {
             DerivedTable own = before.get(entry.element());
             if (own == null) {
                 continue;
             }
-            String called = renamed.getOrDefault(own.name() + "|", own.name());
+            String table = QualifiedName.of(state.dialect().stored(own.name())).label() + "|";
+            String called = renamed.getOrDefault(table, own.name());
             if (entry.element() instanceof RelationshipId id && !called.equals(entry.name())) {
                 state.keep(new Change.AlterRelationship(state.derivation().stated(id),
                         new RelationshipAspect.Name(called)));
             }
             for (DerivedColumn column : own.columns()) {
                 Optional<Column> now = !column.migrated() ? Optional.empty()
-                        : state.derivation().derived(entry.element()).flatMap(table -> table.column(column.path()));
-                String wanted = renamed.getOrDefault(own.name() + "|" + column.name(), column.name());
+                        : state.derivation().derived(entry.element()).flatMap(made -> made.column(column.path()));
+                String wanted = renamed.getOrDefault(table + state.dialect().stored(column.name()), column.name());
                 if (now.isPresent() && !now.get().name().equals(wanted)) {
                     ColumnPath.Hop hop = column.path().hops().getFirst();
                     state.keep(new Change.AlterRelationship(state.derivation().stated(hop.relationship()),

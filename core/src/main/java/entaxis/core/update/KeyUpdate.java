@@ -6,7 +6,6 @@ import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Index;
@@ -29,6 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Takes keys, checks and indexes of the database over. */
 final class KeyUpdate {
@@ -46,7 +46,7 @@ final class KeyUpdate {
         }
         List<KeyPart> parts = new ArrayList<>();
         for (String name : columns) {
-            Optional<KeyPart> part = own.get().path(name).map(ColumnPath::part);
+            Optional<KeyPart> part = state.column(own.get(), name).map(column -> column.path().part());
             if (part.isEmpty()) {
                 return Optional.empty();
             }
@@ -54,10 +54,10 @@ final class KeyUpdate {
                 parts.add(part.get());
             }
         }
-        Set<String> wanted = new HashSet<>(columns);
+        Set<String> wanted = columns.stream().map(state.dialect()::stored).collect(Collectors.toSet());
         boolean whole = own.get().columns().stream()
                 .filter(column -> column.migrated() && parts.contains(column.path().part()))
-                .allMatch(column -> wanted.contains(column.name()));
+                .allMatch(column -> wanted.contains(state.dialect().stored(column.name())));
         return whole ? Optional.of(parts) : Optional.empty();
     }
 

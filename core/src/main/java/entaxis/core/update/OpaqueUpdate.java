@@ -129,8 +129,8 @@ final class OpaqueUpdate {
 
     /** Views and triggers speak of a table by its new name, where the engine rewrites them so. */
     void programsFollow(String before, String now) {
-        Map<String, String> names = Map.of(before.substring(before.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
-                state.dialect().name(now.substring(now.lastIndexOf('.') + 1)));
+        Map<String, String> names = Map.of(QualifiedName.ofLabel(before).name().toLowerCase(Locale.ROOT),
+                state.dialect().name(QualifiedName.ofLabel(now).name()));
         carried(OpaqueProgram.class).filter(own -> own.target() == state.dialect().target()
                 && ProgramRenaming.follows(own.kind(), own.target())).toList()
                 .forEach(own -> {

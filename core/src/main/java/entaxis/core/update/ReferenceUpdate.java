@@ -113,7 +113,8 @@ final class ReferenceUpdate {
         Optional<Entity> parent = state.entityOf(key.referenced().label());
         Optional<DerivedTable> parentTable = parent.flatMap(entity -> state.derivation().derived(entity.id()));
         boolean byKey = parentTable.isPresent()
-                && new HashSet<>(parentTable.get().table().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
+                && Set.copyOf(state.stored(parentTable.get().table().keyColumns()))
+                        .equals(Set.copyOf(key.referencedColumns()));
         List<Optional<AttributeId>> own =
                 key.columns().stream().map(column -> state.own(table.label(), column)).toList();
         if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
@@ -139,7 +140,8 @@ final class ReferenceUpdate {
         Map<ColumnPath, String> names = new HashMap<>();
         for (int i = 0; i < key.columns().size(); i++) {
             String column = key.columns().get(i);
-            parentTable.path(key.referencedColumns().get(i)).ifPresent(path -> names.put(path, column));
+            state.column(parentTable, key.referencedColumns().get(i)).map(DerivedColumn::path)
+                    .ifPresent(path -> names.put(path, column));
         }
         End first = End.of(parent.id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
                 .columnNames(names);

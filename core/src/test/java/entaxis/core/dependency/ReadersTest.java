@@ -17,13 +17,13 @@ class ReadersTest {
     @Test
     void textbookNotation() {
         assertThat(reader.line(" tray_no, position->taxon_code "))
-                .isEqualTo(new Line.Said(new Functional(AttributeSet.of(0, 1), AttributeSet.of(2))));
+                .isEqualTo(new Line.ReadDependency(new Functional(AttributeSet.of(0, 1), AttributeSet.of(2))));
         assertThat(reader.line("TRAY_NO ->> Taxon Name, position # both"))
-                .isEqualTo(new Line.Said(new Multivalued(AttributeSet.of(0), AttributeSet.of(1, 3))));
+                .isEqualTo(new Line.ReadDependency(new Multivalued(AttributeSet.of(0), AttributeSet.of(1, 3))));
         assertThat(reader.line("tray_no \u2192 position"))
-                .isEqualTo(new Line.Said(new Functional(AttributeSet.of(0), AttributeSet.of(1))));
+                .isEqualTo(new Line.ReadDependency(new Functional(AttributeSet.of(0), AttributeSet.of(1))));
         assertThat(reader.line("-> position"))
-                .isEqualTo(new Line.Said(new Functional(AttributeSet.none(), AttributeSet.of(1))));
+                .isEqualTo(new Line.ReadDependency(new Functional(AttributeSet.none(), AttributeSet.of(1))));
         assertThat(reader.line("  # only a remark")).isEqualTo(new Line.Empty());
     }
 

@@ -215,7 +215,7 @@ class DerivationTest {
                 assertThat(table.keyColumns()).allMatch(name -> table.column(name).orElseThrow().required());
                 for (ForeignKey key : table.foreignKeys()) {
                     assertThat(constraints.add(key.name())).isTrue();
-                    Table parent = schema.table(key.referencedTable()).orElseThrow();
+                    Table parent = schema.table(key.referenced().label()).orElseThrow();
                     assertThat(key.referencedColumns()).isEqualTo(parent.keyColumns());
                     for (int i = 0; i < key.columns().size(); i++) {
                         assertThat(table.column(key.columns().get(i)).orElseThrow().type())

@@ -242,7 +242,7 @@ class ObjectStatementsTest {
                 + part + ") include (weight);", Target.POSTGRESQL);
         assertThat(reading.notUnderstood()).isEmpty();
         TableIndex index = reading.schema().tables().getFirst().indexes().getFirst();
-        assertThat(index.columns().getFirst().ordering()).isEqualTo(ordering);
+        assertThat(index.columns().getFirst().ordering().text()).isEqualTo(ordering);
         assertThat(index.included()).containsExactly("weight");
         String text = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT)
                 .writeAgain(reading.schema(), "again").text();

@@ -197,7 +197,7 @@ class SameNameInTwoSchemasTest {
         Reading reading = ScriptReader.read(ALL + "INSERT INTO wet.vault VALUES (1, 'w', 2);\n"
                 + "INSERT INTO dry.vault VALUES (2, 'd');\n", Target.POSTGRESQL);
         Schema neutral = IsoNormalizer.of(reading.schema(), Dialect.of(Target.POSTGRESQL));
-        ReversedDesign reversed = ReverseEngineering.lift(neutral,
+        ReversedDesign reversed = ReverseEngineering.reverse(neutral,
                 new DesignProperties("Vaults", Target.POSTGRESQL, "Vaults", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
@@ -211,6 +211,41 @@ class SameNameInTwoSchemasTest {
                 .contains("The table wet.vault is called wet_vault in the design, where names of entities are unique.");
         assertThat(design.rows().stream().map(row -> Set.copyOf(row.values().values())))
                 .containsExactlyInAnyOrder(Set.of("1", "w", "2"), Set.of("2", "d"));
+    }
+
+    /** A name may have a point in it (ISO/IEC 9075-2, 5.2, delimited identifier). */
+    @Test
+    void aPointInANameIsNoSchema() {
+        String script = """
+                CREATE TABLE wet.vault (id integer PRIMARY KEY, code varchar(20));
+                CREATE TABLE "wet.vault" (id integer PRIMARY KEY, code varchar(20), other integer REFERENCES wet.vault);
+                CREATE TABLE "wet"".vault" (id integer PRIMARY KEY, vault integer REFERENCES "wet.vault" (id));
+                """;
+        Schema from = read(script, Target.POSTGRESQL);
+        assertThat(from.tables()).extracting(Table::label)
+                .containsExactly("wet.vault", "\"wet.vault\"", "\"wet\"\".vault\"");
+        assertThat(apart(from, from, Target.POSTGRESQL)).isEmpty();
+        Schema to = read(script.replaceFirst("varchar\\(20\\), other", "varchar(30), other"), Target.POSTGRESQL);
+        assertThat(apart(from, to, Target.POSTGRESQL)).singleElement().extracting(Difference::table)
+                .isEqualTo("\"wet.vault\"");
+        assertThat(migrated(from, to, Target.POSTGRESQL))
+                .contains("ALTER TABLE \"wet.vault\" ALTER COLUMN code TYPE varchar(30)")
+                .doesNotContain("ALTER TABLE wet.vault");
+        Schema renamed = SchemaRenaming.apply(from, RenameMap.NONE.withTable("\"wet.vault\"", "\"wet.room\""),
+                Dialect.of(Target.POSTGRESQL));
+        assertThat(renamed.tables()).extracting(Table::qualifiedName).contains(new QualifiedName("wet", "vault"),
+                QualifiedName.of("wet.room"));
+        assertThat(renamed.tables().getLast().foreignKeys().getFirst().referencedTable()).isEqualTo("wet.room");
+    }
+
+    @Test
+    void aLabelTellsOneName() {
+        for (QualifiedName name : List.of(QualifiedName.of("vault"), new QualifiedName("wet", "vault"),
+                QualifiedName.of("wet.vault"), new QualifiedName("a.b", "c\".d"), QualifiedName.of("\""),
+                new QualifiedName("x\"", "y\""),
+                QualifiedName.of("\"a.b\""))) {
+            assertThat(QualifiedName.ofLabel(name.label())).as(name.label()).isEqualTo(name);
+        }
     }
 
     @Test

@@ -38,9 +38,9 @@ import org.junit.jupiter.api.Test;
 class ReverseEngineeringTest {
     private static final DesignProperties FACTS = new DesignProperties("Lifted", Target.POSTGRESQL, "Lifted", "");
 
-    private static ReversedDesign lift(Schema schema, Set<String> bridges) {
+    private static ReversedDesign reverse(Schema schema, Set<String> bridges) {
         AtomicInteger count = new AtomicInteger();
-        return ReverseEngineering.lift(schema, FACTS, new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()),
+        return ReverseEngineering.reverse(schema, FACTS, new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()),
                 bridges, kind -> kind + Integer.toString(count.incrementAndGet(), 36));
     }
 
@@ -68,9 +68,9 @@ class ReverseEngineeringTest {
 
     @Test
     void foreignKeysBecomeRelationshipsThatOwnTheirColumns() {
-        ReversedDesign lifted = lift(read(SEEDS), Set.of());
-        Design design = lifted.design();
-        assertThat(lifted.remarks()).isEmpty();
+        ReversedDesign reversed = reverse(read(SEEDS), Set.of());
+        Design design = reversed.design();
+        assertThat(reversed.remarks()).isEmpty();
         assertThat(design.entities().stream().map(entity -> entity.name()).toList()).containsExactly("Taxon",
                 "Accession", "Germination", "Tag", "Accession tag");
         assertThat(design.entities().list().getFirst().meaning()).isEqualTo("a kind of plant");
@@ -92,7 +92,7 @@ class ReverseEngineeringTest {
     void aBridgeTableCanBecomeAManyToMany() {
         Schema schema = read(SEEDS);
         assertThat(Bridges.of(schema)).containsExactly("accession_tag");
-        Design design = lift(schema, Set.of("accession_tag")).design();
+        Design design = reverse(schema, Set.of("accession_tag")).design();
         assertThat(design.relationships().stream().filter(Relationship::manyToMany).count()).isOne();
         assertThat(Derivation.of(design).schema().table("accession_tag").orElseThrow().columns())
                 .extracting(Column::name).containsExactly("accession_no", "tag_id");
@@ -100,11 +100,11 @@ class ReverseEngineeringTest {
 
     @Test
     void whatADesignCannotSayIsSaid() {
-        ReversedDesign lifted = lift(read(
+        ReversedDesign reversed = reverse(read(
                 "create table a (id int primary key, code text unique); create table b (x int primary key, a_code text "
                         + "references a (code), c int references c);"
                 + "create view v as select 1; create index i on a (lower(code));"), Set.of());
-        assertThat(lifted.remarks()).hasSize(3)
+        assertThat(reversed.remarks()).hasSize(3)
                 .anyMatch(remark -> remark.contains("by something else than its primary key"))
                 .anyMatch(remark -> remark.contains("not among the tables"))
                 .anyMatch(remark -> remark.contains("index i"));
@@ -120,7 +120,7 @@ class ReverseEngineeringTest {
                 "create sequence lots start with 5 increment by 10;\ncreate view dry as select id from a where code = "
                         + "'dry';\n"
                 + "create function twice(n int) returns int language sql as $$ select n * 2; $$;\n";
-        Design design = lift(read("create table a (id int primary key, code text);\n" + beside), Set.of()).design();
+        Design design = reverse(read("create table a (id int primary key, code text);\n" + beside), Set.of()).design();
         assertThat(design.carried()).hasSize(3);
         Schema derived = Derivation.of(design).schema();
         assertThat(derived.sequences()).containsExactly(new Sequence("", "lots", 5, 10));
@@ -146,7 +146,7 @@ class ReverseEngineeringTest {
         assertThat(proposals).extracting(Proposal::id).containsExactly("sample.taxon_id>taxon",
                 "sample.collector_id>collectors");
         assertThat(proposals.getFirst().reasons()).contains("both are integer", "it has an index");
-        Design design = lift(References.accepted(schema, proposals), Set.of()).design();
+        Design design = reverse(References.accepted(schema, proposals), Set.of()).design();
         assertThat(design.relationships().list()).hasSize(2);
     }
 
@@ -157,9 +157,9 @@ class ReverseEngineeringTest {
                 + "insert into taxon values (7, 'it''s one');";
         Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
         Schema schema = IsoNormalizer.of(reading.schema(), Dialect.of(Target.POSTGRESQL));
-        ReversedDesign lifted = lift(schema, Set.of());
+        ReversedDesign reversed = reverse(schema, Set.of());
         AtomicInteger count = new AtomicInteger(5000);
-        Design design = ReversedRows.with(lifted.design(), schema, reading.rows(),
+        Design design = ReversedRows.with(reversed.design(), schema, reading.rows(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
         assertThat(InsertStatements.of(Derivation.of(design).tables(), design.rows(), Dialect.of(Target.MYSQL)).stream()
                 .map(Script.Statement::text)).containsExactly(
@@ -169,20 +169,21 @@ class ReverseEngineeringTest {
     }
 
     /**
-     * Tables, columns, keys and references of 600 random designs come back when what was derived is lifted and derived
-     * again.
+     * Tables, columns, keys and references of 600 random designs come back when what was derived is reversed and
+     * derived again.
      */
     @Test
-    void liftingIsTheWayBackOfDerivation() {
+    void reversingIsTheWayBackOfDerivation() {
         int whole = 0;
         for (int seed = 0; seed < 600; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 9)).schema();
             Schema schema = new Schema(derived.types(),
                     derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
-            ReversedDesign lifted = lift(schema, Set.of());
-            if (lifted.remarks().isEmpty()) {
+            ReversedDesign reversed = reverse(schema, Set.of());
+            if (reversed.remarks().isEmpty()) {
                 whole++;
-                assertThat(facts(Derivation.of(lifted.design()).schema())).as("seed %d", seed).isEqualTo(facts(schema));
+                assertThat(facts(Derivation.of(reversed.design()).schema())).as("seed %d", seed)
+                        .isEqualTo(facts(schema));
             }
         }
         assertThat(whole).isGreaterThan(300);

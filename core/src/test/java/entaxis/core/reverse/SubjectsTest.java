@@ -39,10 +39,10 @@ class SubjectsTest {
             CREATE TABLE audit_line (line_no int PRIMARY KEY);
             """;
 
-    private static Design lifted(String script) {
+    private static Design reversed(String script) {
         AtomicInteger count = new AtomicInteger();
         Fresh fresh = kind -> kind + Integer.toString(count.incrementAndGet(), 36);
-        return ReverseEngineering.lift(
+        return ReverseEngineering.reverse(
                 IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL)),
                 new DesignProperties("Vault", Target.POSTGRESQL, "Vault", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), fresh).design();
@@ -56,7 +56,7 @@ class SubjectsTest {
 
     @Test
     void aSubjectIsWhatRefersToEachOtherAndIsNamedAfterItsHub() {
-        Design design = lifted(VAULT);
+        Design design = reversed(VAULT);
         List<Subject> subjects = Subjects.of(design);
         assertThat(subjects).extracting(subject -> subject.name().toLowerCase(java.util.Locale.ROOT))
                 .containsExactly("room", "accession", "taxon", "without references");
@@ -71,13 +71,13 @@ class SubjectsTest {
 
     @Test
     void areasAreAssignedOnceAndOnlyWhereThereIsSomethingToSeparate() {
-        Design design = lifted(VAULT);
+        Design design = reversed(VAULT);
         AtomicInteger count = new AtomicInteger(1000);
         Design assigned = Subjects.assigned(design, kind -> kind + Integer.toString(count.incrementAndGet(), 36));
         assertThat(assigned.areas().stream().map(Area::name)).hasSize(4);
         assertThat(assigned.entities().stream()).allMatch(entity -> entity.area().isPresent());
         assertThat(Subjects.assigned(assigned, kind -> "never")).isEqualTo(assigned);
-        Design small = lifted("CREATE TABLE a (id int PRIMARY KEY); CREATE TABLE b (id int PRIMARY KEY);");
+        Design small = reversed("CREATE TABLE a (id int PRIMARY KEY); CREATE TABLE b (id int PRIMARY KEY);");
         assertThat(Subjects.assigned(small, kind -> "never")).isEqualTo(small);
     }
 

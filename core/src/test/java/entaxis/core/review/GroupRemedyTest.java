@@ -35,7 +35,7 @@ class GroupRemedyTest {
 
     @Test
     void groupsEndAndMakeNothingWorse() {
-        int settled = 0;
+        int resolved = 0;
         for (int seed = 0; seed < 12; seed++) {
             Design design = RandomDesigns.design(seed, 8);
             Review before = review(design);
@@ -47,11 +47,11 @@ class GroupRemedyTest {
                             .isLessThanOrEqualTo(before.count(Level.FAULT));
                     assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design())
                             .isEqualTo(design);
-                    settled += (int) group.get().settled();
+                    resolved += (int) group.get().resolved();
                 }
             }
         }
-        assertThat(settled).isGreaterThan(20);
+        assertThat(resolved).isGreaterThan(20);
     }
 
     @Test

@@ -21,10 +21,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 class SentenceReaderTest {
     private static final List<String> KNOWN = List.of("Collector", "Collecting trip", "Site", "DNA sample");
 
-    private static SentenceReader.Said one(String text) {
+    private static SentenceReader.ReadSentence one(String text) {
         SentenceReader.Reading reading = SentenceReader.read(text, KNOWN);
         assertThat(reading.faults()).isEmpty();
-        return reading.pairs().getFirst().said();
+        return reading.pairs().getFirst().there();
     }
 
     @Test
@@ -35,15 +35,15 @@ class SentenceReaderTest {
                 KNOWN);
         assertThat(reading.pairs()).hasSize(1);
         SentenceReader.Pair pair = reading.pairs().getFirst();
-        assertThat(pair.said().verb()).isEqualTo("takes part in");
-        assertThat(pair.said().object()).isEqualTo("Collecting trip");
-        assertThat(pair.said().cardinality()).isEqualTo(Cardinality.ZERO_OR_MORE);
+        assertThat(pair.there().verb()).isEqualTo("takes part in");
+        assertThat(pair.there().object()).isEqualTo("Collecting trip");
+        assertThat(pair.there().cardinality()).isEqualTo(Cardinality.ZERO_OR_MORE);
         assertThat(pair.back().orElseThrow().cardinality()).isEqualTo(Cardinality.ONE_OR_MORE);
     }
 
     @Test
     void unknownEntitiesAreTakenAsTheyAreInTheSingular() {
-        SentenceReader.Said said = one("Every site is watched by 2 to 5 wardens.");
+        SentenceReader.ReadSentence said = one("Every site is watched by 2 to 5 wardens.");
         assertThat(said.object()).isEqualTo("warden");
         assertThat(said.cardinality()).isEqualTo(new Cardinality(2, 5));
     }
@@ -69,9 +69,9 @@ class SentenceReaderTest {
                     SentenceReader.Reading reading =
                             SentenceReader.read(Sentence.of(design, relationship, Side.FIRST).text(), names);
                     assertThat(reading.faults()).isEmpty();
-                    assertThat(reading.pairs().getFirst().said().cardinality())
+                    assertThat(reading.pairs().getFirst().there().cardinality())
                             .isEqualTo(relationship.second().cardinality());
-                    assertThat(reading.pairs().getFirst().said().verb()).isEqualTo(relationship.first().verb());
+                    assertThat(reading.pairs().getFirst().there().verb()).isEqualTo(relationship.first().verb());
                 }
             }
         }

@@ -27,7 +27,7 @@ class DesignLossesTest {
     private int fresh;
 
     private ReversedDesign reversed(Schema there, Dialect dialect) {
-        return ReverseEngineering.lift(IsoNormalizer.of(there, dialect),
+        return ReverseEngineering.reverse(IsoNormalizer.of(there, dialect),
                 new DesignProperties("Vault", dialect.target(), "", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
                 letter -> letter + "" + ++fresh);

@@ -82,7 +82,7 @@ final class Collisions {
     }
 
     /** The ways with what could be freed freed; what has no room near it stays as it is. */
-    Map<String, List<Point>> settled() {
+    Map<String, List<Point>> freed() {
         Set<String> suspects = suspects();
         boolean better = true;
         for (int round = 0; round < ROUNDS && better; round++) {

@@ -106,7 +106,7 @@ public final class Router {
                         && next.get(link.id()).points().size() == link.shape().bends().size() + 2)
                 .forEach(link -> fixed.add(link.id()));
         Map<String, List<Point>> apart =
-                new Collisions(all, ways, new Lanes(ways, fixed).spread(), fixed, obstacles).settled();
+                new Collisions(all, ways, new Lanes(ways, fixed).spread(), fixed, obstacles).freed();
         Map<String, Route> found = new LinkedHashMap<>();
         all.forEach(link -> found.put(link.id(),
                 new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));

@@ -40,7 +40,7 @@ class CollisionsTest {
                                 new Point(280, 250), new Point(300, 250)));
         assertThat(shared(ways)).isPositive();
         Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways,
-                ways, Set.of(), cards(LEFT, RIGHT, BELOW)).settled();
+                ways, Set.of(), cards(LEFT, RIGHT, BELOW)).freed();
         assertThat(shared(settled)).isZero();
         assertThat(settled.get("b")).hasSize(6);
         settled.values().forEach(way -> {
@@ -59,7 +59,7 @@ class CollisionsTest {
                 new Point(130, 58), new Point(240, 58), new Point(240, 80), new Point(300, 80)));
         Map<String, List<Point>> settled =
                 new Collisions(List.of(link("a", LEFT, RIGHT)), spread, spread, Set.of(), cards(LEFT, RIGHT, between))
-                        .settled();
+                        .freed();
         assertThat(Quality.of(List.of(between), settled).through()).isZero();
     }
 
@@ -70,7 +70,7 @@ class CollisionsTest {
                         List.of(new Point(100, 80), new Point(180, 80), new Point(180, 50), new Point(280, 50),
                 new Point(280, 250), new Point(300, 250)));
         Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways,
-                ways, Set.of("b", "a"), cards(LEFT, RIGHT, BELOW)).settled();
+                ways, Set.of("b", "a"), cards(LEFT, RIGHT, BELOW)).freed();
         assertThat(settled).isEqualTo(ways);
     }
 
@@ -79,6 +79,6 @@ class CollisionsTest {
         Map<String, List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(300, 50)), "b",
                 List.of(new Point(100, 80), new Point(200, 80), new Point(200, 250), new Point(300, 250)));
         assertThat(new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways, ways, Set.of(),
-                cards(LEFT, RIGHT, BELOW)).settled()).isEqualTo(ways);
+                cards(LEFT, RIGHT, BELOW)).freed()).isEqualTo(ways);
     }
 }

@@ -7,6 +7,7 @@ import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Identity;
+import entaxis.core.schema.IndexOrdering;
 import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
@@ -22,8 +23,12 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.IndexOrdering;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.statement.CreateIndex;
+import entaxis.core.statement.IndexDefinition;
+import entaxis.core.statement.ScriptStatement;
+import entaxis.core.syntax.ScriptParser;
+import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.targets.Target;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
@@ -188,16 +193,26 @@ public final class PostgreSqlCatalog {
         Integer[] falling = (Integer[]) row.getArray(5).getArray();
         List<String> columns = names(row.getArray(6));
         String method = row.getString(8);
-        List<String> orderings = IndexOrdering.ofDefinition(row.getString(9));
+        List<IndexColumn> defined = defined(row.getString(9));
         List<String> operators = names(row.getArray(11));
         List<IndexColumn> parts = IntStream.range(0, columns.size())
                 .mapToObj(i -> (columns.get(i).isEmpty() ? IndexColumn.of(Expression.of(spelled.get(i)))
                         : new IndexColumn(columns.get(i), false)).falling(falling[i] == 1)
-                        .ordered(IndexOrdering.canonical(orderings.get(i), falling[i] == 1))
+                        .ordered(i < defined.size() ? defined.get(i).ordering() : IndexOrdering.DEFAULT)
                         .excluding(operators.isEmpty() ? "" : operators.get(i)))
                 .toList();
         return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method,
                 Optional.ofNullable(row.getString(7)).map(Expression::of), names(row.getArray(10)));
+    }
+
+    /** The parts of an index by the statement that defines it; none if something in it is not understood. */
+    private static List<IndexColumn> defined(String statement) {
+        ScriptParser parser = new ScriptParser(statement, ScriptSyntax.of(Target.POSTGRESQL));
+        boolean more = parser.next();
+        return (more ? parser.statements() : List.<ScriptStatement>of()).stream().map(ScriptStatement::statement)
+                .filter(CreateIndex.class::isInstance).map(CreateIndex.class::cast)
+                .flatMap(create -> create.definition().stream()).findFirst().map(IndexDefinition::columns)
+                .orElse(List.of());
     }
 
     private static TypeDefinition definition(ResultSet row) throws SQLException {

@@ -154,7 +154,7 @@ class DriftOnEnginesTest {
         Dialect dialect = Dialect.of(engine);
         int[] fresh = {0};
         Fresh ids = letter -> letter + "" + ++fresh[0];
-        Design design = ReverseEngineering.lift(IsoNormalizer.of(from, dialect),
+        Design design = ReverseEngineering.reverse(IsoNormalizer.of(from, dialect),
                 new DesignProperties("Vault", engine, "", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), ids).design();
         Schema want = EngineSchema.ofDesign(Derivation.of(design).schema(), dialect);

@@ -55,7 +55,7 @@ record ThroughDesign(List<String> lost, List<String> untold, Script again) {
     static ThroughDesign of(Schema there, Dialect dialect) {
         int[] fresh = {0};
         Fresh ids = letter -> letter + "" + ++fresh[0];
-        ReversedDesign reversed = ReverseEngineering.lift(IsoNormalizer.of(there, dialect),
+        ReversedDesign reversed = ReverseEngineering.reverse(IsoNormalizer.of(there, dialect),
                 new DesignProperties("Real", dialect.target(), "", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), ids);
         Schema derived = Derivation.of(reversed.design()).schema();

@@ -56,7 +56,7 @@ final class DesignSource {
                 return Optional.empty();
             }
             try {
-                return Optional.of(lifted(connections.read(first), first));
+                return Optional.of(reversed(connections.read(first), first));
             } catch (Connections.Unreachable e) {
                 err.println(first + ": " + e.getMessage());
                 return Optional.empty();
@@ -68,7 +68,7 @@ final class DesignSource {
             return Optional.empty();
         }
         return new ScriptFiles(err).reading(names, engine.get())
-                .map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
+                .map(reading -> reversed(reading, Path.of(first).getFileName().toString()));
     }
 
     private static PictureSource pictures(DesignFile.Opened opened) {
@@ -76,14 +76,14 @@ final class DesignSource {
                 .map(picture -> new PictureSource.Bytes(picture.type(), picture.bytes()));
     }
 
-    private Taken lifted(Reading reading, String name) {
+    private Taken reversed(Reading reading, String name) {
         Set<String> tables = new HashSet<>();
         reading.schema().tables().stream().map(Table::label).forEach(tables::add);
         Schema neutral = IsoNormalizer.of(reading.schema(), Dialect.of(reading.engine()));
         neutral.tables().forEach(table -> tables.add(table.label()));
-        ReversedDesign lifted = layOut ? DesignFromReading.design(reading, name, tables, Set.of(), Set.of())
+        ReversedDesign reversed = layOut ? DesignFromReading.design(reading, name, tables, Set.of(), Set.of())
                 : DesignFromReading.unarranged(reading, name, tables);
-        lifted.remarks().forEach(err::println);
-        return new Taken(lifted.design(), PictureSource.NONE, reading.notUnderstood());
+        reversed.remarks().forEach(err::println);
+        return new Taken(reversed.design(), PictureSource.NONE, reading.notUnderstood());
     }
 }

@@ -5,7 +5,7 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.dependency.Dependency;
-import entaxis.core.dependency.DependencyReader.Line.Said;
+import entaxis.core.dependency.DependencyReader.Line.ReadDependency;
 import entaxis.core.dependency.DependencyReader;
 import entaxis.core.dependency.Rows;
 import entaxis.core.derive.Derivation;
@@ -74,7 +74,7 @@ public final class SowingSheet {
         DependencyReader reader = new DependencyReader(COLUMNS);
         List<Stated> stated = new ArrayList<>();
         for (String line : List.of("tray_no -> sown_on, taxon_code", "taxon_code -> taxon_name, family")) {
-            if (reader.line(line) instanceof Said(Dependency dependency)) {
+            if (reader.line(line) instanceof ReadDependency(Dependency dependency)) {
                 stated.add(about.stated(dependency));
             }
         }

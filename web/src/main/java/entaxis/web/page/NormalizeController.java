@@ -229,7 +229,7 @@ class NormalizeController {
 
     private static Optional<Stated> read(EntityRelation about, String line) {
         return new DependencyReader(about.relation().attributes())
-                .line(line) instanceof DependencyReader.Line.Said(Dependency dependency)
+                .line(line) instanceof DependencyReader.Line.ReadDependency(Dependency dependency)
                         ? Optional.of(about.stated(dependency)) : Optional.empty();
     }
 

@@ -171,7 +171,7 @@ class ReadController {
     }
 
     @PostMapping("/read/{token}")
-    String lift(@PathVariable String token, @RequestParam String name,
+    String reverse(@PathVariable String token, @RequestParam String name,
             @RequestParam(required = false) Set<String> tables, @RequestParam(required = false) Set<String> bridges,
             @RequestParam(required = false) Set<String> proposals, Model model) {
         Optional<Waiting.Read> read = waiting.find(token);
@@ -187,14 +187,14 @@ class ReadController {
         Job job = jobs.start("Making “" + name.strip() + "”", any -> own -> {
             own.tell(Words.counted(chosen.size(), "table")
                     + (chosen.size() == 1 ? " becomes an entity and is" : " become entities and are") + " arranged.");
-            ReversedDesign lifted = DesignFromReading.design(read.get().reading(), name.strip(), chosen,
+            ReversedDesign reversed = DesignFromReading.design(read.get().reading(), name.strip(), chosen,
                     bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
             if (own.stopped()) {
                 throw new Job.Failed("It was stopped; no design was made.");
             }
-            String id = store.create(lifted.design());
-            waiting.keep(token, new Waiting.Made(id, name.strip(), lifted.remarks()));
-            return lifted.remarks().isEmpty() ? "/designs/" + id : "/read/" + token + "/made";
+            String id = store.create(reversed.design());
+            waiting.keep(token, new Waiting.Made(id, name.strip(), reversed.remarks()));
+            return reversed.remarks().isEmpty() ? "/designs/" + id : "/read/" + token + "/made";
         });
         if (job.fault().isPresent()) {
             model.addAttribute("fault", job.fault().get());

@@ -71,14 +71,14 @@ public final class DesignFromReading {
                 .over(accepted.tables().stream().filter(table -> tables.contains(table.label())).toList());
         DesignProperties facts = DesignProperties.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
-        ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);
-        Design arranged = laidOut.apply(Subjects.assigned(lifted.design(), NewId::of));
+        ReversedDesign reversed = ReverseEngineering.reverse(chosen, facts, sheet, bridges, NewId::of);
+        Design arranged = laidOut.apply(Subjects.assigned(reversed.design(), NewId::of));
         Dialect dialect = Dialect.of(reading.engine());
         Set<String> taken = tables.stream().map(table -> table.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         Schema there = reading.schema().over(reading.schema().tables().stream()
                 .filter(table -> taken.contains(table.label().toLowerCase(Locale.ROOT))).toList());
-        List<String> remarks = new ArrayList<>(lifted.remarks());
-        remarks.addAll(DesignLosses.of(lifted, EngineSchema.of(there, reading.engine(), dialect), dialect));
+        List<String> remarks = new ArrayList<>(reversed.remarks());
+        remarks.addAll(DesignLosses.of(reversed, EngineSchema.of(there, reading.engine(), dialect), dialect));
         return new ReversedDesign(ReversedRows.with(arranged, chosen, reading.rows(), NewId::of), remarks);
     }
 }

@@ -278,7 +278,8 @@ public class Reconciling {
         List<String> touches = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE
                 ? standing.of(difference.table(), column) : List.of();
         return new Row(difference, words.sentence(difference), decisions.answer(difference),
-                decisions.said().containsKey(difference.key()), work.note(ReconcileNote.Kind.REASON, difference.key()),
+                decisions.answers().containsKey(difference.key()),
+                work.note(ReconcileNote.Kind.REASON, difference.key()),
                 decisions.threeWay().origin(difference).words(),
                 work.note(ReconcileNote.Kind.FILL, difference.table() + "." + difference.name()),
                 decisions.lossMeant().contains(difference.key()), touches);

@@ -45,8 +45,8 @@ class LongWorkIT extends BrowserTest {
         page.locator("#read-connection").selectOption("Outpost");
         page.locator("#read-database").click();
         assertThat(page.locator("#work-words")).hasText("Connecting …");
-        assertThat(page.locator("#lift-form")).containsText("tray");
-        page.locator("#lift-go").click();
+        assertThat(page.locator("#reverse-form")).containsText("tray");
+        page.locator("#reverse-go").click();
         assertThat(card("Tray")).isVisible();
         page.locator("#to-reconcile").click();
         assertThat(page.locator("h1")).hasText("Reading the catalog of Outpost");

@@ -34,13 +34,13 @@ class ReadIT extends BrowserTest {
         assertThat(page.locator("#missed")).containsText("5:8");
         page.locator("input[name=bridges][value=sighting]").check();
         page.locator("input[name=proposals]").check();
-        page.locator("#lift-name").fill("");
-        page.locator("#lift-go").click();
-        assertThat(page.locator("#lift-fault")).containsText("needs a name");
+        page.locator("#reverse-name").fill("");
+        page.locator("#reverse-go").click();
+        assertThat(page.locator("#reverse-fault")).containsText("needs a name");
         page.locator("input[name=bridges][value=sighting]").check();
         page.locator("input[name=proposals]").check();
-        page.locator("#lift-name").fill("Field notes");
-        page.locator("#lift-go").click();
+        page.locator("#reverse-name").fill("Field notes");
+        page.locator("#reverse-go").click();
         assertThat(card("Taxon")).isVisible();
         assertThat(page.locator("#cards .card")).hasCount(3);
         assertThat(page.locator("#lines > g")).hasCount(2);
@@ -76,7 +76,7 @@ class ReadIT extends BrowserTest {
         page.locator("#choose-filter").fill("");
         page.locator("input[name=tables][value=tray_3]").check();
         assertThat(page.locator("#choose-count")).hasText("6 of 20 chosen");
-        page.locator("#lift-go").click();
+        page.locator("#reverse-go").click();
         assertThat(page.locator("#cards .card")).hasCount(6);
     }
 
@@ -142,8 +142,8 @@ class ReadIT extends BrowserTest {
         page.locator("#read-engine").selectOption("MYSQL");
         page.locator("#read-file").setInputFiles(file);
         page.locator("#read-go").click();
-        assertThat(page.locator("#lift-name")).hasValue("Green house");
-        page.locator("#lift-go").click();
+        assertThat(page.locator("#reverse-name")).hasValue("Green house");
+        page.locator("#reverse-go").click();
         assertThat(card("Bench")).isVisible();
     }
 }

@@ -103,7 +103,7 @@ class ScreenshotsIT extends BrowserTest {
                 .fill(script.replaceFirst("(?s)ALTER TABLE accession ADD CONSTRAINT fk_accession_taxon.*?;",
                         "CREATE TABEL shelf (shelf_no integer);"));
         page.locator("#read-go").click();
-        page.locator("#lift-form").waitFor();
+        page.locator("#reverse-form").waitFor();
         picture("read");
         go(design + "/trial");
         page.locator("#run-script").click();

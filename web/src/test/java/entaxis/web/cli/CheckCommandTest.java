@@ -86,12 +86,12 @@ class CheckCommandTest extends CommandTest {
         assertThat(run("check", script(), "--engine", "postgresql", "--policy", policy)).isZero();
         assertThat(run("check", script(), "--engine", "postgresql", "--policy",
                 file("wrong.json", "{\"rules\": {\"no-key\": \"off\"}}"))).isEqualTo(2);
-        assertThat(said()).contains("wrong.json: rules.no-key: there is no such rule").contains("no-primary-key");
+        assertThat(errors()).contains("wrong.json: rules.no-key: there is no such rule").contains("no-primary-key");
         assertThat(run("check", script(), "--engine", "postgresql", "--policy",
                 file("level.json", "{\"rules\": {\"unconnected\": \"loud\"}}"))).isEqualTo(2);
-        assertThat(said()).contains("rules.unconnected: expected");
+        assertThat(errors()).contains("rules.unconnected: expected");
         assertThat(run("check", script(), "--engine", "postgresql", "--policy", file("none.json", "{"))).isEqualTo(2);
-        assertThat(said()).contains("this is no JSON");
+        assertThat(errors()).contains("this is no JSON");
     }
 
     @Test
@@ -102,7 +102,7 @@ class CheckCommandTest extends CommandTest {
                 List.of("check", script(), "--engine", "h2", "--json", "--sarif"),
                 List.of("check", script(), "--engine", "h2", "--policy", "nowhere.json"))) {
             assertThat(run(words.toArray(String[]::new))).as(words.toString()).isEqualTo(2);
-            assertThat(said()).as(words.toString()).isNotBlank();
+            assertThat(errors()).as(words.toString()).isNotBlank();
         }
     }
 }

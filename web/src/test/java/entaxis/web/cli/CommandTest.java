@@ -29,8 +29,8 @@ abstract class CommandTest {
         return out.toString(StandardCharsets.UTF_8);
     }
 
-    /** What the last command said was wrong. */
-    protected String said() {
+    /** What the last command found wrong. */
+    protected String errors() {
         return err.toString(StandardCharsets.UTF_8);
     }
 

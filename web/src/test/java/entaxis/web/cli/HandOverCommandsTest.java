@@ -43,7 +43,7 @@ class HandOverCommandsTest extends CommandTest {
     @Test
     void aSavedDesignIsDrawnInEachFormat() throws IOException {
         String vault = demo();
-        assertThat(run("draw", vault, at("a.svg"), "--lens", "concept", "--notation", "uml")).as(said()).isZero();
+        assertThat(run("draw", vault, at("a.svg"), "--lens", "concept", "--notation", "uml")).as(errors()).isZero();
         assertThat(Files.readString(folder.resolve("a.svg"))).contains("Accession", "1..*");
         assertThat(run("draw", vault, at("a.png"), "--scale", "2", "--transparent", "--sheet", "Store")).isZero();
         assertThat(begin("a.png", 4)).endsWith("PNG");
@@ -70,7 +70,7 @@ class HandOverCommandsTest extends CommandTest {
         String saved = DesignFile.write(design.with(sheet.withPictures(sheet.pictures().with(picture))),
                 content -> Optional.of(new DesignFile.PictureBytes("image/svg+xml", svg)));
         Files.writeString(folder.resolve("p.json"), saved);
-        assertThat(run("draw", at("p.json"), at("p.svg"))).as(said()).isZero();
+        assertThat(run("draw", at("p.json"), at("p.svg"))).as(errors()).isZero();
         assertThat(Files.readString(folder.resolve("p.svg"))).contains("data:image/svg+xml;base64,");
         assertThat(run("draw", at("p.json"), at("p.png"))).isZero();
         BufferedImage image = ImageIO.read(folder.resolve("p.png").toFile());
@@ -90,7 +90,7 @@ class HandOverCommandsTest extends CommandTest {
                 {"dictionary", vault, at("a.odt")}, {"dictionary", vault}, {"import", at("missing.csv"), at("b.json")},
                 {"import", vault}}) {
             assertThat(run(wrong)).as(String.join(" ", wrong)).isEqualTo(2);
-            assertThat(said()).as(String.join(" ", wrong)).isNotBlank().doesNotContain("Exception");
+            assertThat(errors()).as(String.join(" ", wrong)).isNotBlank().doesNotContain("Exception");
         }
     }
 
@@ -98,21 +98,21 @@ class HandOverCommandsTest extends CommandTest {
     void theDictionaryInEachFormat() throws IOException {
         String vault = demo();
         for (String format : new String[] {"html", "pdf", "docx", "xlsx", "md", "csv"}) {
-            assertThat(run("dictionary", vault, at("d." + format))).as(format + said()).isZero();
+            assertThat(run("dictionary", vault, at("d." + format))).as(format + errors()).isZero();
             assertThat(Files.size(folder.resolve("d." + format))).as(format).isGreaterThan(2000);
         }
         assertThat(begin("d.pdf", 5)).isEqualTo("%PDF-");
         assertThat(Files.readString(folder.resolve("d.md"))).contains("### Accession");
         Files.writeString(folder.resolve("s.sql"), "create table jar (jar_no int primary key); squeak;");
         assertThat(run("dictionary", at("s.sql"), at("s.csv"), "--engine", "postgresql")).isEqualTo(1);
-        assertThat(said()).contains("squeak");
+        assertThat(errors()).contains("squeak");
     }
 
     /** A dictionary that was handed out is taken in again, and says the same. */
     @Test
     void whatWasHandedOutComesInAgain() throws IOException {
         assertThat(run("dictionary", demo(), at("d.xlsx"))).isZero();
-        assertThat(run("import", at("d.xlsx"), at("again.json"), "--json")).as(said()).isZero();
+        assertThat(run("import", at("d.xlsx"), at("again.json"), "--json")).as(errors()).isZero();
         JsonNode read = JsonMapper.builder().build().readTree(written());
         assertThat(read.path("entities").size()).isEqualTo(19);
         assertThat(read.path("notUnderstood").isEmpty()).isTrue();
@@ -126,6 +126,6 @@ class HandOverCommandsTest extends CommandTest {
         assertThat(run("draw", at("again.json"), at("again.svg"))).isZero();
         Files.writeString(folder.resolve("odd.csv"), "Table,Field,Type\nJar,jar_no,squiggle\n");
         assertThat(run("import", at("odd.csv"), at("odd.json"), "--json")).isEqualTo(1);
-        assertThat(said()).contains("odd, row 2, column C").contains("squiggle");
+        assertThat(errors()).contains("odd, row 2, column C").contains("squiggle");
     }
 }

@@ -37,7 +37,7 @@ class HelpTest extends CommandTest {
             assertThat(option.description()).as(name + " " + option.longestName()).isNotEmpty();
         });
         assertThat(written().lines()).allMatch(line -> line.length() <= 120);
-        assertThat(said()).isEmpty();
+        assertThat(errors()).isEmpty();
     }
 
     @ParameterizedTest
@@ -60,12 +60,12 @@ class HelpTest extends CommandTest {
     void aSlipIsAnsweredWithWhatIsLikelyMeant() throws IOException {
         String script = file("a.sql", "CREATE TABLE jar (jar_no int PRIMARY KEY);");
         assertThat(run("check", script, "--engin", "h2")).isEqualTo(2);
-        assertThat(said()).contains("--engin", "--engine", "Usage: ./entaxis check SOURCE", "--help");
+        assertThat(errors()).contains("--engin", "--engine", "Usage: ./entaxis check SOURCE", "--help");
         assertThat(run("reconcile", script, script)).isEqualTo(2);
-        assertThat(said()).contains("Missing required option: '--engine=E'");
+        assertThat(errors()).contains("Missing required option: '--engine=E'");
         assertThat(run("read", script, "--engine=h2")).isZero();
         assertThat(run("draw", script, file("a.svg", ""), "--engine", "h2", "--lens", "sky")).isEqualTo(2);
-        assertThat(said()).contains("--lens", "sky");
+        assertThat(errors()).contains("--lens", "sky");
     }
 
     @Test

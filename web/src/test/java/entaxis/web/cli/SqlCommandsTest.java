@@ -69,9 +69,9 @@ class SqlCommandsTest extends CommandTest {
     void nothingIsLostOnTheWayToTheSameEngine() throws IOException {
         String script = file("t.sql", "CREATE TABLE t (a timestamp NOT NULL DEFAULT current_timestamp);");
         assertThat(run("sql", script, "--from", "mariadb", "--to", "mariadb")).isZero();
-        assertThat(said()).doesNotContain("lost");
+        assertThat(errors()).doesNotContain("lost");
         run("sql", file("p.sql", "CREATE TABLE t (a timestamptz);"), "--from", "postgresql", "--to", "mariadb");
-        assertThat(said()).contains("limit: t.a: timestamp ends in 2038");
+        assertThat(errors()).contains("limit: t.a: timestamp ends in 2038");
     }
 
     @Test
@@ -87,11 +87,11 @@ class SqlCommandsTest extends CommandTest {
     void wrongWordsAreExplained() throws IOException {
         String script = file("a.sql", SCRIPT);
         assertThat(run("read", script, "--engine", "abacus")).isEqualTo(2);
-        assertThat(said()).contains("There is no engine “abacus” here.",
+        assertThat(errors()).contains("There is no engine “abacus” here.",
                 "postgresql mysql mariadb sqlite sqlserver oracle duckdb h2 iso");
         assertThat(run("read", "--engine", "h2")).isEqualTo(2);
         assertThat(run("read", folder.resolve("none.sql").toString(), "--engine", "h2")).isEqualTo(2);
-        assertThat(said()).contains("there is no such file");
+        assertThat(errors()).contains("there is no such file");
         assertThat(run("sql", script, "--to", "h2")).isEqualTo(2);
         assertThat(run("draw", script, "--engine", "h2")).isEqualTo(2);
     }
@@ -101,7 +101,7 @@ class SqlCommandsTest extends CommandTest {
         assertThat(run("sql", file("a.sql", SCRIPT), "--from", "postgresql", "--to", "sqlserver")).isZero();
         assertThat(written()).contains("lot_id  int                IDENTITY(1, 1) NOT NULL",
                 "CONSTRAINT ck_lot_s_values CHECK (s in ('dry', 'wet'))", "datetimeoffset(6)", "ON DELETE CASCADE");
-        assertThat(said()).contains("done another way: lot.s: a check lists the values");
+        assertThat(errors()).contains("done another way: lot.s: a check lists the values");
         assertThat(run("sql",
                 file("b.sql",
                         "CREATE TABLE LOT (ID NUMBER(9) PRIMARY KEY, NOTE VARCHAR2(20), MADE DATE DEFAULT SYSDATE);"),

@@ -77,9 +77,9 @@ class ConnectionsTest {
         Set<String> tables = reading.schema().tables().stream().map(Table::name).collect(Collectors.toSet());
         assertThat(tables).contains("accession", "freezer_log").hasSize(20);
         assertThat(reading.schema().table("collector").orElseThrow().column("name")).isPresent();
-        ReversedDesign lifted = DesignFromReading.design(reading, "Site", tables, Set.of(), Set.of());
-        assertThat(lifted.remarks()).isEmpty();
-        assertThat(lifted.design().entities().list()).hasSize(20);
-        assertThat(lifted.design().sheet().places()).hasSizeGreaterThanOrEqualTo(20);
+        ReversedDesign reversed = DesignFromReading.design(reading, "Site", tables, Set.of(), Set.of());
+        assertThat(reversed.remarks()).isEmpty();
+        assertThat(reversed.design().entities().list()).hasSize(20);
+        assertThat(reversed.design().sheet().places()).hasSizeGreaterThanOrEqualTo(20);
     }
 }

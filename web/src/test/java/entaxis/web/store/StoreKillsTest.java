@@ -30,7 +30,7 @@ class StoreKillsTest {
      * @param last  the last revision that it had acknowledged, or found
      * @param kept  how many writes it had acknowledged
      */
-    private record Said(String[] found, long last, int kept) { }
+    private record Outcome(String[] found, long last, int kept) { }
 
     @Test
     @Timeout(7200)
@@ -40,7 +40,7 @@ class StoreKillsTest {
         long revision = 0;
         int writes = 0;
         for (int kill = 0; kill <= KILLS; kill++) {
-            Said said = killed(data, kill, 1 + random.nextInt(12), random.nextLong(MOST_MILLIS * 1000));
+            Outcome said = killed(data, kill, 1 + random.nextInt(12), random.nextLong(MOST_MILLIS * 1000));
             long found = Long.parseLong(said.found()[1]);
             assertThat(found).as("kill %d", kill).isBetween(revision, revision + 1);
             if (kill > 0 && found == revision) {
@@ -58,7 +58,8 @@ class StoreKillsTest {
     }
 
     /** Starts a process and kills it some microseconds after so many acknowledged writes. */
-    private static Said killed(Path data, int seed, int writes, long micros) throws IOException, InterruptedException {
+    private static Outcome killed(Path data, int seed, int writes, long micros)
+            throws IOException, InterruptedException {
         Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto", "-cp",
                 System.getProperty("java.class.path"), StoreWriter.class.getName(), data.toString(), "" + seed)
@@ -91,6 +92,6 @@ class StoreKillsTest {
         process.waitFor();
         assertThat(found).as("what it found; %s", Files.readAllLines(data.resolve("errors.log"))).hasSize(3);
         assertThat(process.exitValue()).as("killed, not ended").isNotIn(List.of(0, 1));
-        return new Said(found, last, kept);
+        return new Outcome(found, last, kept);
     }
 }

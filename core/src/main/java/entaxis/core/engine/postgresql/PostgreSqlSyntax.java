@@ -15,6 +15,11 @@ import java.util.Set;
 public final class PostgreSqlSyntax extends ScriptSyntax {
     private static final LexicalRules LEXICAL = LexicalRules.of("", LexicalRule.NESTED_COMMENTS,
             LexicalRule.DOLLAR_TEXTS, LexicalRule.ESCAPE_TEXTS, LexicalRule.NAMES_FOLD_DOWN);
+    /** PostgreSQL manual, pg_opclass, opcdefault. */
+    private static final Set<String> DEFAULT_OPERATOR_CLASSES = Set.of("text_ops", "int2_ops", "int4_ops", "int8_ops",
+            "numeric_ops", "date_ops", "timestamp_ops", "timestamptz_ops", "bool_ops", "uuid_ops", "jsonb_ops",
+            "array_ops", "tsvector_ops", "bytea_ops", "bpchar_ops", "float4_ops", "float8_ops", "oid_ops", "char_ops",
+            "name_ops", "time_ops", "timetz_ops", "interval_ops", "enum_ops", "range_ops", "bit_ops", "varbit_ops");
     private static final Set<SyntaxRule> RULES =
             Collections.unmodifiableSet(EnumSet.of(SyntaxRule.EXTENSIONS, SyntaxRule.EXACT_NAMES,
             SyntaxRule.ALTERS_DEFERRAL, SyntaxRule.KNOWN_OPTIONS_ONLY, SyntaxRule.COUNTING_DEFAULTS,
@@ -39,6 +44,11 @@ public final class PostgreSqlSyntax extends ScriptSyntax {
     @Override
     public Set<SyntaxRule> rules() {
         return RULES;
+    }
+
+    @Override
+    public Set<String> defaultOperatorClasses() {
+        return DEFAULT_OPERATOR_CLASSES;
     }
 
     @Override
