@@ -3,10 +3,12 @@ package entaxis.core.sql;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.targets.Target;
 import entaxis.core.word.Words;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -24,6 +26,9 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
         DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, PRIVILEGE, ROWS, SETTING
     }
 
+    private static final Set<Kind> BODILESS =
+            EnumSet.of(Kind.TABLE, Kind.FOREIGN_KEY, Kind.INDEX, Kind.COMMENT, Kind.ROWS);
+
     /**
      * One statement.
      *
@@ -34,6 +39,15 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
         /** A statement that belongs to no table. */
         static Statement of(Kind kind, String text) {
             return new Statement(kind, Optional.empty(), text);
+        }
+
+        /** Puts it behind a script; only what may have a body is looked into to know how it ends. */
+        private void append(StringBuilder script, Target engine) {
+            if (BODILESS.contains(kind) && !text.endsWith(";")) {
+                script.append(text).append(";\n");
+            } else {
+                Ending.append(script, text, engine);
+            }
         }
 
         /** A statement that is made for a table. */
@@ -47,8 +61,7 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
         SequencedMap<String, StringBuilder> texts = new LinkedHashMap<>();
         for (Statement statement : statements) {
             String name = statement.table().map(QualifiedName::label).orElse("");
-            Ending.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), statement.text(),
-                    engine);
+            statement.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), engine);
         }
         SequencedMap<String, String> cut = new LinkedHashMap<>();
         texts.forEach((name, text) -> cut.put(name, text.toString()));
@@ -80,7 +93,7 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             Statement statement = statements.get(i);
             boolean apart = statement.kind() == Kind.TABLE || i == 0
                     || statements.get(i - 1).kind() != statement.kind();
-            Ending.append(text.append(apart ? "\n" : ""), statement.text(), engine);
+            statement.append(text.append(apart ? "\n" : ""), engine);
         }
         return text.toString();
     }
