@@ -147,9 +147,17 @@ public final class ViewQuery {
         } else if (term.isCall("sorted") && term.first().isCall("select")) {
             Scope inside = select(term.first(), scope);
             term.parts().stream().skip(1).forEach(part -> visit(part, inside));
+        } else if (term.isOperator("as")) {
+            visit(term.first(), scope);   // what it is called is no column that is read
+        } else if (term.isOperator("named")) {
+            visit(term.parts().getLast(), scope);
         } else if (term.kind() == Kind.NAME) {
             column(term, scope);
         } else {
+            if (term.kind() == Kind.WORD && !term.constant() && !term.word().equals("*")) {
+                // some engines take words of the language for columns
+                bare.add(term.word());
+            }
             term.parts().forEach(part -> visit(part, scope));
         }
     }

@@ -8,6 +8,7 @@ import entaxis.core.targets.Target;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -59,6 +60,18 @@ class ViewQueryTest {
         ViewQuery read = query(query, Target.POSTGRESQL);
         assertThat(tables(read)).isEqualTo(tables);
         assertThat(columns(read)).isEqualTo(columns == null ? "" : columns);
+    }
+
+    /** A name without its table may be that of any table; a column of another table is none of this one. */
+    @Test
+    void columnsThatItMayRead() {
+        ViewQuery query = query("SELECT value, l.weight, count(*) FROM jar JOIN s.lot l USING (no) WHERE size > 1",
+                Target.POSTGRESQL);
+        assertThat(Stream.of("value", "NO", "size", "weight", "colour").filter(column -> query.mayRead("Jar", column)))
+                .containsExactly("value", "NO", "size");
+        assertThat(query.mayRead("lot", "weight")).isTrue();
+        assertThat(query.mayRead("shelf", "size")).isFalse();
+        assertThat(query("SELECT l.* FROM lot l", Target.POSTGRESQL).mayRead("lot", "colour")).isTrue();
     }
 
     @Test

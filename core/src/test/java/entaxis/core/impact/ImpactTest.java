@@ -11,17 +11,21 @@ import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueProgram;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.Rounds;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.targets.Target;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -53,6 +57,26 @@ class ImpactTest {
                 .anyMatch(sql -> sql.contains("shelf") && sql.contains("vault_code") && sql.contains("varchar(400)"));
         assertThat(change(code, "give it another name").statements())
                 .anyMatch(sql -> sql.contains("RENAME COLUMN code TO code_new"));
+    }
+
+    /** A view on another table may have a column of the same name, and count with a star. */
+    @Test
+    void viewsAreTouchedByWhatTheyRead() {
+        for (String view : new String[] {"by_city SELECT city FROM vault", "cities SELECT v.city FROM vault v",
+            "widths SELECT width AS city FROM shelf", "many SELECT v.code, count(*) FROM vault v GROUP BY v.code",
+            "towns SELECT s.city FROM vault v JOIN (SELECT no AS city FROM shelf) s ON s.city > 1"}) {
+            String name = view.substring(0, view.indexOf(' '));
+            vault.done(new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v" + name.substring(0, 2)),
+                    ProgramKind.VIEW, "", name, Target.POSTGRESQL,
+                    "CREATE VIEW " + name + " AS " + view.substring(view.indexOf(' ') + 1))));
+        }
+        assertThat(column("Vault", "city").touched()).filteredOn(words -> words.startsWith("the view"))
+                .containsExactly("the view by_city", "the view cities");
+        assertThat(column("Shelf", "width").touched()).filteredOn(words -> words.startsWith("the view"))
+                .containsExactly("the view widths");
+        assertThat(Impact.of(vault.design(), Derivation.of(vault.design()), vault.id("Vault")).orElseThrow().touched())
+                .filteredOn(words -> words.startsWith("the view"))
+                .containsExactly("the view by_city", "the view cities", "the view many", "the view towns");
     }
 
     @Test
