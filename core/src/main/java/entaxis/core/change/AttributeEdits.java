@@ -17,7 +17,6 @@ import entaxis.core.design.SqlName;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.Numbering;
-import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;
@@ -219,10 +218,8 @@ final class AttributeEdits {
             return Optional.of(new Problem("default", "“" + attribute.name()
                     + "” is computed from others, so it has neither a default nor numbers. Leave one of the two out."));
         }
-        boolean ownFormula = attribute
-                .generated().map(expression -> !Identifiers
-                        .exchanged(expression, Map.of(SqlName.of(attribute.name()), "")).equals(expression))
-                .orElse(false);
+        boolean ownFormula = attribute.generated().map(Expression::of)
+                .filter(formula -> formula.columns().contains(SqlName.of(attribute.name()))).isPresent();
         if (ownFormula) {
             return Optional.of(new Problem("default", "“" + attribute.name() + "” cannot be computed from itself."));
         }

@@ -6,6 +6,7 @@ import entaxis.core.token.Literals;
 import entaxis.core.token.SqlText;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -92,6 +93,24 @@ public final class Expression {
         }
         return tree().isPresent() ? Rewriting.of(this, (term, rewriting) -> renamed(term, rewriting, names))
                 : worded(words -> Identifiers.exchanged(words, names));
+    }
+
+    /**
+     * The same with calls of some functions under other names; also of a statement that creates a view.
+     *
+     * @param names the other name by the one in small letters
+     */
+    public Expression callingOtherwise(Map<String, String> names) {
+        String small = text.toLowerCase(Locale.ROOT);
+        return names.keySet().stream().noneMatch(small::contains) ? this
+                : Rewriting.of(this, (term, rewriting) -> calledOtherwise(term, rewriting, names));
+    }
+
+    private static Optional<String> calledOtherwise(Term call, Rewriting rewriting, Map<String, String> names) {
+        String other = call.kind() == Term.Kind.CALL ? names.get(call.word()) : null;
+        int behind = call.from() + call.word().length();
+        boolean plain = other != null && rewriting.written(call.from(), behind).equalsIgnoreCase(call.word());
+        return plain ? Optional.of(other + rewriting.inside(call, behind, call.to())) : Optional.empty();
     }
 
     private static Optional<String> renamed(Term term, Rewriting rewriting, Map<String, String> names) {

@@ -12,8 +12,6 @@ import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.Reference;
 import entaxis.core.statement.TableConstraint;
 import entaxis.core.syntax.SyntaxRule;
-import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -146,9 +144,8 @@ final class Constraints {
 
     /** The column that a condition speaks of, if it is one only: PostgreSQL names the constraint after it. */
     private static String onlyColumn(TableBuilder table, Expression condition) {
-        List<String> spoken = Lexer.tokens(condition.text()).stream().filter(Token::isName)
-                .flatMap(token -> table.spelled(token.text().startsWith("\"") ? token.name()
-                : token.name().toLowerCase(Locale.ROOT)).stream()).distinct().limit(2).toList();
+        List<String> spoken = table.columns.stream().map(column -> column.name)
+                .filter(name -> condition.columns().contains(name.toLowerCase(Locale.ROOT))).limit(2).toList();
         return spoken.size() == 1 ? spoken.getFirst() : "";
     }
 

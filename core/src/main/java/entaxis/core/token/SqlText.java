@@ -2,8 +2,6 @@ package entaxis.core.token;
 
 import entaxis.core.token.Token.Kind;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 
 /**
  * An SQL text by its tokens, blanks and comments left out: what stands at a place, where words stand, and the text with
@@ -108,23 +106,6 @@ public final class SqlText {
     /** The text with some of it to be exchanged. */
     public Edit edit() {
         return new Edit();
-    }
-
-    /** The same text with calls of functions under other names; the names in small letters. Linear. */
-    public static String renamingCalls(String text, Map<String, String> names) {
-        String small = text.toLowerCase(Locale.ROOT);
-        if (names.keySet().stream().noneMatch(small::contains)) {
-            return text;
-        }
-        SqlText sql = of(text);
-        Edit edit = sql.edit();
-        for (int place = 0; place < sql.size(); place++) {
-            String name = sql.at(place).text().toLowerCase(Locale.ROOT);
-            if (names.containsKey(name) && sql.at(place).kind() == Kind.WORD && sql.is(place + 1, "(")) {
-                edit.replace(place, place + 1, names.get(name));
-            }
-        }
-        return edit.text();
     }
 
     /** Exchanges parts of the text, from its beginning to its end. */

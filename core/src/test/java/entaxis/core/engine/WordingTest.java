@@ -72,7 +72,8 @@ class WordingTest {
     /** MariaDB manual, LENGTH; H2 manual, LENGTH: each keeps one function under another name. */
     @Test
     void functionsUnderAnotherName() {
-        assertThat(CatalogWording.of(Target.MARIADB).neutral("octet_length(`a`) > 1")).isEqualTo("length(`a`) > 1");
+        assertThat(CatalogWording.of(Target.MARIADB).neutral("octet_length(\"a\") > 1"))
+                .isEqualTo("length(\"a\") > 1");
         assertThat(CatalogWording.of(Target.H2).neutral("LENGTH(a) > length")).isEqualTo("char_length(a) > length");
     }
 }

@@ -129,4 +129,15 @@ class ExpressionTest {
         }
         assertThat(read).isGreaterThan(1000);
     }
+
+    @Test
+    void onlyCallsAreRenamed() {
+        String sql = "length(length) > 1 AND \"length\"(x) = LENGTH (y) AND 'length(z)' <> z";
+        assertThat(Expression.of(sql).callingOtherwise(Map.of("length", "char_length")).text()).isEqualTo(
+                "char_length(length) > 1 AND \"length\"(x) = char_length (y) AND 'length(z)' <> z");
+        String view = "CREATE VIEW v AS SELECT length(lower(length(a))) AS length FROM t WHERE length(b) > 1";
+        assertThat(Expression.of(view).callingOtherwise(Map.of("length", "len")).text())
+                .isEqualTo("CREATE VIEW v AS SELECT len(lower(len(a))) AS length FROM t WHERE len(b) > 1");
+        assertThat(Expression.of("length(a").callingOtherwise(Map.of("length", "len")).text()).isEqualTo("length(a");
+    }
 }

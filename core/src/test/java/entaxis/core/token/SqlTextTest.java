@@ -2,7 +2,6 @@ package entaxis.core.token;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -59,12 +58,5 @@ class SqlTextTest {
         assertThat(text.edit().replace(0, 1, "x").replace(2, 3, "y").text()).isEqualTo("x  =  /* why */ y AND c");
         assertThat(text.edit().text()).isEqualTo("a  =  /* why */ 'b' AND c");
         assertThat(text.edit().replace(0, 5, "").text()).isEmpty();
-    }
-
-    @Test
-    void onlyCallsAreRenamed() {
-        String sql = "length(length) > 1 AND \"length\"(x) = LENGTH (y) AND 'length(z)' <> z";
-        assertThat(SqlText.renamingCalls(sql, Map.of("length", "char_length"))).isEqualTo(
-                "char_length(length) > 1 AND \"length\"(x) = char_length (y) AND 'length(z)' <> z");
     }
 }

@@ -16,6 +16,7 @@ import java.sql.Statement;
 
 /** A MariaDB server of the tests' own. */
 public final class RealMariaDb implements AutoCloseable {
+    private static final int ATTEMPTS = 3;
     private static final File BASE = new File("target/mariadb").getAbsoluteFile();
 
     private final DB server;
@@ -25,9 +26,23 @@ public final class RealMariaDb implements AutoCloseable {
     /** Starts one below {@code target}. */
     public RealMariaDb(String folder) throws ManagedProcessException {
         home = new File("target/" + folder).getAbsoluteFile();
-        server = installed();
-        server.start();
+        server = started();
         port = server.getConfiguration().getPort();
+    }
+
+    /** A server that runs. Another process may take its port before it is opened; then another port is chosen. */
+    private DB started() throws ManagedProcessException {
+        for (int left = ATTEMPTS - 1;; left--) {
+            DB chosen = installed();
+            try {
+                chosen.start();
+                return chosen;
+            } catch (ManagedProcessException e) {
+                if (left == 0) {
+                    throw e;
+                }
+            }
+        }
     }
 
     /**

@@ -1,8 +1,8 @@
 package entaxis.core.engine.h2;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.targets.Target;
-import entaxis.core.token.SqlText;
 import java.util.Map;
 import java.util.regex.Pattern;
 
@@ -20,7 +20,7 @@ public final class H2Wording extends CatalogWording {
     /** H2 manual, LENGTH: it counts characters, and is kept as CHAR_LENGTH. */
     @Override
     public String neutral(String condition) {
-        return SqlText.renamingCalls(condition, CALLS);
+        return Expression.of(condition).callingOtherwise(CALLS).text();
     }
 
     /** Routines and triggers are Java that would run inside the engine, which may be this very process. */

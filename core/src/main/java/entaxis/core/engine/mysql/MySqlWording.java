@@ -1,6 +1,7 @@
 package entaxis.core.engine.mysql;
 
 import entaxis.core.expression.CanonicalForm;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
@@ -32,7 +33,7 @@ public class MySqlWording extends CatalogWording {
     /** MariaDB manual, LENGTH: it counts octets, and is kept as OCTET_LENGTH. */
     @Override
     public String neutral(String condition) {
-        return SqlText.renamingCalls(condition, CALLS);
+        return Expression.of(condition).callingOtherwise(CALLS).text();
     }
 
     /** MySQL manual, “Boolean Literals”. */
