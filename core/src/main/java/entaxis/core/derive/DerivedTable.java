@@ -3,7 +3,6 @@ package entaxis.core.derive;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RelationshipId;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
 import java.util.List;
@@ -40,10 +39,10 @@ public record DerivedTable(OwnerId element, Table table, List<DerivedColumn> col
     }
 
     /** The column that comes from an attribute on a path. Linear in the columns. */
-    public Optional<Column> column(ColumnPath path) {
+    public Optional<DerivedColumn> column(ColumnPath path) {
         for (DerivedColumn column : columns) {
             if (column.path().equals(path)) {
-                return Optional.of(column.column());
+                return Optional.of(column);
             }
         }
         return Optional.empty();

@@ -3,6 +3,7 @@ package entaxis.core.impact;
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
+import entaxis.core.derive.DerivedColumn;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
@@ -11,7 +12,6 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Sheet;
 import entaxis.core.reconcile.Dependents;
 import entaxis.core.reconcile.EngineSchema;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -43,7 +43,7 @@ public record Impact(String table, String column, List<String> touched, List<Str
     /** What a column of an entity's table reaches; nothing where there is no such column. Linear in the schema. */
     public static Optional<Impact> of(Design design, Derivation derivation, EntityId id, ColumnPath path) {
         return derivation.derived(id).flatMap(table -> table.column(path)
-                .map(column -> new Run(design, derivation, id, table.table()).column(column, path)));
+                .map(column -> new Run(design, derivation, id, table.table()).column(column)));
     }
 
     private static final int LONG = 400;
@@ -75,7 +75,8 @@ public record Impact(String table, String column, List<String> touched, List<Str
                     Dependents.in(derivation.schema(), dialect).of(table.label(), ""), sheets(), rows, changes);
         }
 
-        Impact column(Column column, ColumnPath path) {
+        Impact column(DerivedColumn column) {
+            ColumnPath path = column.path();
             int rows = (int) design.rows().stream()
                     .filter(row -> row.table().equals(id) && row.values().containsKey(path)).count();
             List<ImpactPreview> changes = path.migrated() ? List.of()

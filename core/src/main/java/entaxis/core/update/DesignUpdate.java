@@ -378,7 +378,7 @@ public final class DesignUpdate {
                         new RelationshipAspect.Name(called)));
             }
             for (DerivedColumn column : own.columns()) {
-                Optional<Column> now = !column.migrated() ? Optional.empty()
+                Optional<DerivedColumn> now = !column.migrated() ? Optional.empty()
                         : state.derivation().derived(entry.element()).flatMap(made -> made.column(column.path()));
                 String wanted = renamed.getOrDefault(table + state.dialect().stored(column.name()), column.name());
                 if (now.isPresent() && !now.get().name().equals(wanted)) {

@@ -78,8 +78,7 @@ class RowsController {
     }
 
     private static Optional<String> unfit(OpenDesign open, SampleRow row, ColumnPath path, String value) {
-        return open.derivation().stated().derived(row.table()).stream().flatMap(table -> table.columns().stream())
-                .filter(column -> column.path().equals(path)).findFirst()
+        return open.derivation().stated().derived(row.table()).flatMap(table -> table.column(path))
                 .flatMap(column -> Values.unfitCell(Reviewed.of(open.design(), open.derivation()), column, value));
     }
 
