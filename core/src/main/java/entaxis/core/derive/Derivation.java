@@ -13,7 +13,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.SequencedMap;
 
@@ -113,17 +112,8 @@ public final class Derivation {
         return Optional.ofNullable(tables.get(owner));
     }
 
-    /**
-     * What a table of {@link #schema()} and its parts come from.
-     *
-     * @throws NoSuchElementException if it has no table of that name
-     */
-    public DerivedTable derived(QualifiedName table) {
-        return find(table).orElseThrow(() -> new NoSuchElementException("nothing was derived as " + table.label()));
-    }
-
     /** The table of a name, with what it and its parts come from; nothing if there is none. */
-    public Optional<DerivedTable> find(QualifiedName table) {
+    public Optional<DerivedTable> derived(QualifiedName table) {
         return Optional.ofNullable(byName.get(table));
     }
 

@@ -46,7 +46,7 @@ final class TableDraft {
         return byPart.getOrDefault(part, List.of());
     }
 
-    /** The names of the columns that a part stands for. */
+    /** The names of a part's columns. */
     List<String> names(KeyPart part) {
         return columns(part).stream().map(DerivedColumn::name).toList();
     }

@@ -241,7 +241,7 @@ final class ExpressionReader {
         }
     }
 
-    /** A text constant. A mark before it may say how it is written, or that it stands for bytes or bits. */
+    /** Reads a text constant. A mark before its quote may say that it has escapes, or that it holds bytes or bits. */
     private static Term text(Token token) {
         Term text = Term.of(Kind.TEXT, token.string());
         return switch (token.mark()) {

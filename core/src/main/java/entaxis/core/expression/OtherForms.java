@@ -90,7 +90,9 @@ final class OtherForms {
             }
             passBrackets();
         }
-        if (tokens.acceptReworded("indexed")) {
+        if (tokens.isReworded("not") && tokens.isAhead(1, "indexed")) {
+            tokens.advance(2);
+        } else if (tokens.acceptReworded("indexed")) {
             tokens.advance();
             tokens.name();
         }

@@ -17,9 +17,9 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
- * What a view reads, by the places in which names stand in its query (ISO/IEC 9075-2, 7.6): tables and views, columns
- * of these, and functions. What the query defines itself is none of them: the names of its WITH, and of queries behind
- * FROM. Linear in the text, but for the depth of queries in queries.
+ * The tables, views, columns and functions that the query of a view reads (ISO/IEC 9075-2, 7.6). Names that the query
+ * defines itself, by WITH or for a query behind FROM, are not among them. Linear in the text, but for the depth of
+ * queries in queries.
  */
 public final class ViewQuery {
 
@@ -245,5 +245,4 @@ public final class ViewQuery {
         return Lexer.tokens(text.substring(term.from(), term.to()), rules).stream().filter(token -> !token.is("."))
                 .toList();
     }
-
 }

@@ -50,16 +50,17 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
     }
 
     /** Tables and columns that come from the same are the same, whatever the engine calls them afterwards. */
-    private static RenameMap renamed(Derivation before, Derivation after, Dialect dialect) {
+    private static RenameMap renamed(Derivation earlier, Derivation after, Dialect dialect) {
         RenameMap renamed = RenameMap.NONE;
         for (DerivedTable now : after.tables().values()) {
-            Optional<DerivedTable> old = before.derived(now.element());
+            Optional<DerivedTable> old = earlier.derived(now.element());
             if (old.isEmpty() || old.get() == now) {
                 continue;
             }
-            String label = dialect.stored(now.name());
-            if (!dialect.stored(old.get().name()).equals(label)) {
-                renamed = renamed.withTable(dialect.stored(old.get().name()), label);
+            String label = dialect.stored(now.table().qualifiedName()).label();
+            String before = dialect.stored(old.get().table().qualifiedName()).label();
+            if (!before.equals(label)) {
+                renamed = renamed.withTable(before, label);
             }
             for (DerivedColumn column : now.columns()) {
                 String name = dialect.stored(column.name());

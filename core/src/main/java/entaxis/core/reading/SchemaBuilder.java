@@ -206,8 +206,7 @@ final class SchemaBuilder {
 
     /** What a view reads; nothing for other programs, and where that is not understood. */
     private Optional<ViewQuery> query(Program program) {
-        return program.kind() != ProgramKind.VIEW ? Optional.empty()
-                : queries.computeIfAbsent(program.text(), text -> ViewQuery.of(text, syntax.lexicalRules()));
+        return queries.computeIfAbsent(program.text(), text -> syntax.query(program.kind(), text));
     }
 
     private void removeWhere(BiPredicate<String, Program> goes) {

@@ -4,7 +4,6 @@ import entaxis.core.expression.ViewQuery;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
-import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -41,8 +40,7 @@ public final class Dependents {
      */
     private record Spoken(Program program, Optional<ViewQuery> query, Set<String> names) {
         static Spoken of(Program program, Dialect dialect) {
-            Optional<ViewQuery> query = program.kind() != ProgramKind.VIEW ? Optional.empty()
-                    : ViewQuery.of(program.text(), ScriptSyntax.of(program.target()).lexicalRules());
+            Optional<ViewQuery> query = ScriptSyntax.of(program.target()).query(program.kind(), program.text());
             return new Spoken(program, query,
                     query.isPresent() ? Set.of() : IsoNormalizer.namesOfProgram(program.text(), dialect));
         }

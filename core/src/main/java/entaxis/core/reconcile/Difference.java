@@ -21,6 +21,11 @@ public record Difference(SchemaPart part, String table, String name, Aspect aspe
 
     /** What tells it from all others of one comparison, and finds it again in the next. */
     public String key() {
+        return key(part, table, name, aspect);
+    }
+
+    /** The key of a difference in an aspect of a part of a table. */
+    public static String key(SchemaPart part, String table, String name, Aspect aspect) {
         return part + "|" + table + "|" + name + "|" + aspect;
     }
 

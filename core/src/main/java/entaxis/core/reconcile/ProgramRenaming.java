@@ -1,12 +1,10 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.expression.ViewQuery;
 import entaxis.core.schema.ProgramKind;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.targets.Target;
 import entaxis.core.token.Identifiers;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * What engines make of the texts of views and triggers when the tables that they speak of get other names (PostgreSQL
@@ -28,8 +26,7 @@ public final class ProgramRenaming {
      * @param names the new name as SQL, by the old one in small letters
      */
     public static String text(ProgramKind kind, Target engine, String text, Map<String, String> names) {
-        return Optional.of(text).filter(any -> kind == ProgramKind.VIEW)
-                .flatMap(view -> ViewQuery.of(view, ScriptSyntax.of(engine).lexicalRules()))
-                .map(query -> query.renamed(names)).orElseGet(() -> Identifiers.exchanged(text, names));
+        return ScriptSyntax.of(engine).query(kind, text).map(query -> query.renamed(names))
+                .orElseGet(() -> Identifiers.exchanged(text, names));
     }
 }

@@ -203,8 +203,8 @@ public final class Reviewed {
 
     /** A table, as findings are about it. */
     public About about(Table table) {
-        return new About(About.Kind.ENTITY, derivation.stated().derived(table.qualifiedName()).element().value(),
-                table.name());
+        String element = derivation.stated().derived(table.qualifiedName()).orElseThrow().element().value();
+        return new About(About.Kind.ENTITY, element, table.name());
     }
 
     /** An attribute, as findings are about it. */

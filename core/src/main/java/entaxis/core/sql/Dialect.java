@@ -4,6 +4,7 @@ import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.Numbering;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -66,6 +67,11 @@ public abstract class Dialect extends ProgramFeatures {
 
     /** Words that cannot be a column or table name without quotes, in lower case. */
     public abstract Set<String> reserved();
+
+    /** A table's name as this engine holds it. */
+    public final QualifiedName stored(QualifiedName table) {
+        return table.named(stored(table.name()));
+    }
 
     /**
      * A name as this engine holds it: one that is too long is cut and gets a number made of the whole name, so that

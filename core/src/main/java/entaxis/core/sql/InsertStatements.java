@@ -32,7 +32,7 @@ public final class InsertStatements {
             DerivedTable table = byName.get(ordered.qualifiedName());
             for (SampleRow row : byTable.getOrDefault(table.element(), List.of())) {
                 statements.add(
-                        Statement.of(Kind.ROWS, writer.stored(ordered.qualifiedName()), writer.write(table, row)));
+                        Statement.of(Kind.ROWS, dialect.stored(ordered.qualifiedName()), writer.write(table, row)));
             }
         }
         return statements;

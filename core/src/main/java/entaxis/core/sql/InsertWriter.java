@@ -4,7 +4,6 @@ import entaxis.core.derive.DerivedColumn;
 import entaxis.core.derive.DerivedTable;
 import entaxis.core.design.SampleRow;
 import entaxis.core.expression.Expression;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.FloatType;
@@ -47,11 +46,6 @@ public final class InsertWriter {
         return "INSERT INTO " + dialect.name(dialect.stored(table.name()))
                 + (names.isEmpty() ? " DEFAULT VALUES"
                         : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
-    }
-
-    /** A table's name as the engine holds it. */
-    QualifiedName stored(QualifiedName table) {
-        return table.named(dialect.stored(table.name()));
     }
 
     private String literal(SqlType type, String typed) {

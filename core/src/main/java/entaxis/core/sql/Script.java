@@ -41,6 +41,11 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             return new Statement(kind, Optional.empty(), text);
         }
 
+        /** A statement that is made for a table. */
+        static Statement of(Kind kind, QualifiedName table, String text) {
+            return new Statement(kind, Optional.of(table), text);
+        }
+
         /** Puts it behind a script; only what may have a body is looked into to know how it ends. */
         private void append(StringBuilder script, Target engine) {
             if (BODILESS.contains(kind) && !text.endsWith(";")) {
@@ -48,11 +53,6 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             } else {
                 Ending.append(script, text, engine);
             }
-        }
-
-        /** A statement that is made for a table. */
-        static Statement of(Kind kind, QualifiedName table, String text) {
-            return new Statement(kind, Optional.of(table), text);
         }
     }
 

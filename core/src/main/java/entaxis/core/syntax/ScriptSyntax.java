@@ -1,10 +1,13 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.ViewQuery;
+import entaxis.core.schema.ProgramKind;
 import entaxis.core.syntax.ImpliedName.Named;
 import entaxis.core.targets.ByEngine;
 import entaxis.core.targets.Target;
 import entaxis.core.token.LexicalRules;
 import entaxis.core.token.LexicalRule;
+import java.util.Optional;
 import java.util.Set;
 
 /** How scripts of an engine are written: ISO/IEC 9075-2 unless an engine says otherwise. Immutable. */
@@ -29,6 +32,11 @@ public abstract class ScriptSyntax {
     /** How its scripts are cut into tokens. */
     public LexicalRules lexicalRules() {
         return LexicalRules.of("$", LexicalRule.NESTED_COMMENTS);
+    }
+
+    /** What the query of a program reads; nothing for one that is no view, and where its query is not understood. */
+    public final Optional<ViewQuery> query(ProgramKind kind, String statement) {
+        return kind == ProgramKind.VIEW ? ViewQuery.of(statement, lexicalRules()) : Optional.empty();
     }
 
     /** What its statements may say beside ISO SQL. */

@@ -144,8 +144,7 @@ public final class DesignUpdate {
         String table = renamed.table(difference.table());
         String name = difference.part() == SchemaPart.COLUMN ? renamed.column(table, difference.name())
                 : difference.name();
-        return new Difference(difference.part(), table, name, difference.aspect(), difference.from(), difference.to(),
-                difference.risk(), difference.have(), difference.want()).key();
+        return Difference.key(difference.part(), table, name, difference.aspect());
     }
 
     private static Stream<Difference> apart(Derivation derivation, Schema have, Dialect dialect) {
@@ -371,7 +370,7 @@ public final class DesignUpdate {
             if (own == null) {
                 continue;
             }
-            String table = QualifiedName.of(state.dialect().stored(own.name())).label() + "|";
+            String table = state.dialect().stored(own.table().qualifiedName()).label() + "|";
             String called = renamed.getOrDefault(table, own.name());
             if (entry.element() instanceof RelationshipId id && !called.equals(entry.name())) {
                 state.keep(new Change.AlterRelationship(state.derivation().stated(id),

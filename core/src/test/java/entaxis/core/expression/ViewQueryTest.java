@@ -98,6 +98,7 @@ class ViewQueryTest {
             ORACLE     | SELECT a FROM jar START WITH a = 1 CONNECT BY NOCYCLE PRIOR a = b
             ORACLE     | SELECT a FROM jar j, jar k WHERE j.a = k.a(+)
             SQLITE     | SELECT a FROM jar INDEXED BY i WHERE jar MATCH 'x'
+            SQLITE     | SELECT a FROM jar NOT INDEXED WHERE NOT a
             SQLITE     | SELECT [a] FROM `jar` NATURAL LEFT JOIN "jar" j
             DUCKDB     | SELECT a FROM jar QUALIFY row_number() OVER (ORDER BY a) = 1
             """)

@@ -59,6 +59,19 @@ class ImpactTest {
                 .anyMatch(sql -> sql.contains("RENAME COLUMN code TO code_new"));
     }
 
+    /** A point in a name is no schema: the table is renamed, not made again. */
+    @Test
+    void aTableWithAPointInItsName() {
+        Small lots = new Small().entity("Lot v1.2", "no integer primary key", "note varchar(20)");
+        Impact lot = Impact.of(lots.design(), Derivation.of(lots.design()), lots.id("Lot v1.2")).orElseThrow();
+        assertThat(change(lot, "give it another name").statements()).anyMatch(sql -> sql.contains("RENAME TO"))
+                .noneMatch(sql -> sql.contains("CREATE TABLE") || sql.contains("DROP TABLE"));
+        Impact note = Impact.of(lots.design(), Derivation.of(lots.design()), lots.id("Lot v1.2"),
+                ColumnPath.own(lots.attribute("Lot v1.2", "note"))).orElseThrow();
+        assertThat(change(note, "give it another name").statements())
+                .anyMatch(sql -> sql.contains("RENAME COLUMN note TO note_new"));
+    }
+
     /** A view on another table may have a column of the same name, and count with a star. */
     @Test
     void viewsAreTouchedByWhatTheyRead() {

@@ -53,7 +53,7 @@ class FirstFormTest {
     }
 
     private static List<List<String>> rows(Design design, String table) {
-        DerivedTable found = Derivation.of(design).derived(QualifiedName.of(table));
+        DerivedTable found = Derivation.of(design).derived(QualifiedName.of(table)).orElseThrow();
         return design.rows().stream().filter(row -> row.table().equals(found.element()))
                 .map(row -> found.paths().stream().map(path -> row.values().getOrDefault(path, "")).toList())
                 .toList();

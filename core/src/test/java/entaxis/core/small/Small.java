@@ -114,7 +114,7 @@ public final class Small {
 
     /** A derived table with what its parts come from. */
     public DerivedTable derived(String name) {
-        return Derivation.of(design).derived(QualifiedName.of(name));
+        return Derivation.of(design).derived(QualifiedName.of(name)).orElseThrow();
     }
 
     /** Columns of a derived table in brief: key columns marked *, required ones !, each with its type. */

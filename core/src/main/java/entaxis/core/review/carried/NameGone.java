@@ -81,7 +81,7 @@ public final class NameGone implements Rule {
                 "The " + program.kind().word() + " “" + program.name() + "” " + words, List.of(), List.of()));
         // routines make tables of their own and use variables, which only an engine can tell apart
         if (view) {
-            ViewQuery.of(program.text(), ScriptSyntax.of(program.target()).lexicalRules())
+            ScriptSyntax.of(program.target()).query(program.kind(), program.text())
                     .ifPresent(query -> view(query, names, say));
         } else {
             trigger(ProgramHead.of(program.kind(), program.text(), UnaryOperator.identity()), names, say);
