@@ -135,6 +135,11 @@ public abstract class Alterations extends AlterationFeatures {
         return List.of(alter(table, "DROP COLUMN " + name(column.name())));
     }
 
+    /** Drops a column, which the tables that inherit it keep as their own (PostgreSQL manual, ALTER TABLE). */
+    public List<String> dropColumnOnly(Table table, Column column) {
+        return List.of("ALTER TABLE ONLY " + writer.name(table) + " DROP COLUMN " + name(column.name()));
+    }
+
     /** Makes a table of the rows of another one, without its keys and rules (ISO/IEC 9075-2, 11.3). */
     public List<String> copy(Table table, Table into) {
         return List.of("CREATE TABLE " + writer.name(into) + " AS SELECT * FROM " + writer.name(table));

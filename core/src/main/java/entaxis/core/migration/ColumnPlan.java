@@ -102,7 +102,8 @@ final class ColumnPlan {
             steps.add(step(engine.oneStatement() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE,
                     "Drop " + change.name() + "." + column.name()
                             + (loses ? " with its values" : computed ? "" : ", whose values were carried over"),
-                    engine.dropColumn(table, column), loses ? Optional.of(given(column)) : Optional.empty(), "",
+                    change.keptByHeirs ? engine.dropColumnOnly(table, column) : engine.dropColumn(table, column),
+                    loses ? Optional.of(given(column)) : Optional.empty(), "",
                     computed));
         }
     }

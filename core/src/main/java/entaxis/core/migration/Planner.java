@@ -1,6 +1,7 @@
 package entaxis.core.migration;
 
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.reconcile.ComparableTables;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
@@ -11,6 +12,7 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Identity;
+import entaxis.core.schema.OwnParts;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -27,15 +29,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
     private final Schema from;
     private final Schema renamed;
     private final Schema to;
+    /** The wanted schema with what its tables inherit. */
+    private final Schema described;
     private final Dialect dialect;
     private final RenameMap pairing;
     private final Fills fills;
@@ -51,15 +57,20 @@ final class Planner {
     private final CopyNames copies;
     private RebuildGroup group;
 
-    Planner(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
-        this.from = from;
-        this.to = to;
+    Planner(Schema have, Schema want, Dialect dialect, RenameMap names, Fills fills) {
         this.dialect = dialect;
-        this.pairing = pairing;
+        this.pairing = names.withInherited(have);
         this.fills = fills;
         this.words = new EngineWordingRules(dialect);
         this.engine = Alterations.of(dialect.target());
-        this.renamed = SchemaRenaming.apply(from, pairing, dialect);
+        Schema whole = SchemaRenaming.apply(have, pairing, dialect);
+        ComparableTables tables = ComparableTables.ofChange(whole.tables(), want.tables(), words);
+        this.renamed = whole.over(InheritedChanges.applied(tables, whole.tables(), words));
+        this.to = want.over(tables.to());
+        this.described = want.over(tables.all());
+        this.from = have.over(IntStream.range(0, whole.tables().size())
+                .mapToObj(i -> OwnParts.alongside(have.tables().get(i), whole.tables().get(i), tables.from().get(i)))
+                .toList());
         this.types = new TypePlan(from, to, dialect, words, engine);
         this.questions = new Questions(changes, from, to, words, engine);
         this.copies = new CopyNames(from, to, words);
@@ -83,6 +94,8 @@ final class Planner {
         schemas();
         extensions();
         types.steps(steps);
+        HierarchyPlan hierarchies = new HierarchyPlan(named(to), words, engine.writer.hierarchies());
+        hierarchies.leave(changes.values(), steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
         removed.keysDropped();
         changes.values().forEach(this::takeOff);
@@ -99,13 +112,26 @@ final class Planner {
         changes.values().forEach(change -> columns(change, moves).steps(steps));
         RulesInForce inForce = new RulesInForce(changes, renamed, to, words, moves);
         steps.addAll(new AddedConstraints(changes, to, words, engine, questions, removed, inForce).steps());
-        new CommentPlan(from, to, words, engine, changes).steps(steps);
+        hierarchies.join(changes.values(), steps);
+        new CommentPlan(from, commented(), words, engine, changes).steps(steps);
         if (words.commented()) {
             types.comments(steps);
         }
         new GrantPlan(to, dialect).steps(this::before, types::before, steps);
         steps.sort(Comparator.comparing(Step::stage));
         return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
+    }
+
+    private static Map<QualifiedName, Table> named(Schema schema) {
+        return schema.tables().stream().collect(Collectors.toMap(Table::qualifiedName, table -> table, (a, b) -> a));
+    }
+
+    /** The wanted schema with new tables as a whole: what is said about inherited columns is said of each table. */
+    private Schema commented() {
+        return to.over(IntStream.range(0, to.tables().size())
+                .mapToObj(i -> changes.containsKey(words.folded(to.tables().get(i).label())) ? to.tables().get(i)
+                        : described.tables().get(i))
+                .toList());
     }
 
     private ColumnPlan columns(TableChange change, List<Moves> moves) {
@@ -131,11 +157,29 @@ final class Planner {
             String name = pair.to().label();
             changes.put(words.folded(name),
                     new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(),
-                            pairing.columns().getOrDefault(name, Map.of()), words,
+                            renamedColumns(name, originals.get(words.folded(name))), words,
                             types.replacedTypes(), types.changedStructures(), questions::conversion));
         }
-        gone.addAll(pairs.gone());
-        fresh.addAll(pairs.fresh());
+        Map<String, TableChange> parentsFirst = new LinkedHashMap<>();
+        new CreationOrder(pairs.pairs().stream().map(Pair::to).toList()).parentsFirst().stream()
+                .map(table -> words.folded(table.label())).forEach(name -> parentsFirst.put(name, changes.get(name)));
+        changes.clear();
+        changes.putAll(parentsFirst);
+        renamed.tables().stream().map(Table::knownHierarchy).filter(hierarchy -> !hierarchy.isPartition())
+                .flatMap(hierarchy -> hierarchy.parents().stream())
+                .map(parent -> changes.get(words.folded(parent.label())))
+                .filter(Objects::nonNull).forEach(parent -> parent.keptByHeirs = true);
+        gone.addAll(new CreationOrder(pairs.gone()).heirsFirst());
+        fresh.addAll(new CreationOrder(pairs.fresh()).parentsFirst());
+    }
+
+    /** Columns that get another name, without those that are renamed with the table that they are inherited from. */
+    private Map<String, String> renamedColumns(String name, Table original) {
+        Map<String, String> own = new HashMap<>(pairing.columns().getOrDefault(name, Map.of()));
+        if (!original.knownHierarchy().parents().isEmpty()) {
+            own.keySet().removeIf(column -> original.column(column).isEmpty());
+        }
+        return own;
     }
 
     /** Tables that get another form or name, or go, in small letters: views and triggers may stand in the way. */
@@ -206,9 +250,14 @@ final class Planner {
     }
 
     private void freshTables() {
+        Set<QualifiedName> late = new HashSet<>();
+        changes.values().forEach(change -> late.add(change.after.qualifiedName()));
         for (Table table : group.creationOrder(fresh)) {
             List<ForeignKey> inside = dialect.addsForeignKeys() ? List.of() : table.foreignKeys();
-            safe(Stage.TABLES, table, "Create the table " + table.label(),
+            // what inherits is created once its parents have their columns, or their changes would reach it too
+            boolean inherits = table.knownHierarchy().parents().stream().anyMatch(late::contains)
+                    && late.add(table.qualifiedName());
+            safe(inherits ? Stage.REMOVALS : Stage.TABLES, table, "Create the table " + table.label(),
                     List.of(engine.writer.create(table, inside)));
             if (group.ofResult(table).isPresent()) {
                 continue;

@@ -48,6 +48,8 @@ final class TableChange {
     final Map<String, String> renamed;
     /** Whether the table is made again; {@link RebuildGroup} adds tables that are made again with others. */
     boolean rebuilt;
+    /** Whether other tables inherit from it, which keep a column that it loses unless they lose it too. */
+    boolean keptByHeirs;
     /** Where its rows are while it and those that refer to it are made again. */
     private Optional<Table> aside = Optional.empty();
     final boolean reordered;

@@ -26,35 +26,45 @@ final class ColumnAlteration {
         this.defaults = defaults;
     }
 
-    /** Changes a column of a table. */
-    void alter(TableBuilder table, ColumnBuilder column, AlterColumnAction change) {
+    /**
+     * Changes a column of a table.
+     *
+     * @param heirs the tables that inherit it, as far as they change with it
+     */
+    void alter(TableBuilder table, List<TableBuilder> heirs, ColumnBuilder column, AlterColumnAction change) {
         switch (change) {
             case AlterColumnAction.Retype(TypeName name, Optional<String> collation) -> {
                 SqlType type = types.type(name);
                 column.type = type;
                 column.collation = collation.orElse(column.collation);
-                heirs(table, column, inherited -> inherited.type = type);
+                heirs(heirs, column, inherited -> inherited.type = type);
             }
             case AlterColumnAction.SetDefault(Expression expression) -> {
                 defaults.setDefault(column, expression);
-                heirs(table, column, inherited -> inherited.defaultValue = column.defaultValue);
+                heirs(heirs, column, inherited -> inherited.defaultValue = column.defaultValue);
             }
             case AlterColumnAction.DropDefault() -> {
                 column.defaultValue = Optional.empty();
                 if (column.identity == Identity.BY_DEFAULT && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
                     column.identity = Identity.NONE;
                 }
-                heirs(table, column, inherited -> inherited.defaultValue = Optional.empty());
+                heirs(heirs, column, inherited -> inherited.defaultValue = Optional.empty());
             }
-            case AlterColumnAction.SetNotNull() -> require(table, column);
+            case AlterColumnAction.SetNotNull() -> {
+                column.required = true;
+                heirs(heirs, column, inherited -> inherited.required = true);
+            }
             case AlterColumnAction.SetNull() -> column.required = false;
             case AlterColumnAction.DropNotNull() -> {
                 column.required = false;
-                heirs(table, column, inherited -> inherited.required = false);
+                heirs(heirs, column, inherited -> inherited.required = false);
             }
             case AlterColumnAction.SetNumbering numbering -> renumber(column, numbering);
             case AlterColumnAction.DropIdentity() -> column.identity = Identity.NONE;
-            case AlterColumnAction.SetExpression(Expression expression) -> compute(table, column, expression);
+            case AlterColumnAction.SetExpression(Expression expression) -> {
+                column.generated = Optional.of(expression);
+                heirs(heirs, column, inherited -> inherited.generated = column.generated);
+            }
             case AlterColumnAction.DropExpression() -> column.generated = Optional.empty();
             case AlterColumnAction.RenameTo(String name) -> builder.rename(table, column, name);
             case AlterColumnAction.AddClauses(List<ColumnClause> clauses) -> columns.clauses(table, column, clauses);
@@ -70,8 +80,8 @@ final class ColumnAlteration {
         columns.clauses(table, column, clauses);
     }
 
-    private static void heirs(TableBuilder table, ColumnBuilder column, Consumer<ColumnBuilder> change) {
-        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(change));
+    private static void heirs(List<TableBuilder> heirs, ColumnBuilder column, Consumer<ColumnBuilder> change) {
+        heirs.forEach(heir -> heir.column(column.name).ifPresent(change));
     }
 
     private void redefine(TableBuilder table, ColumnBuilder column, AlterColumnAction.Redefine redefined) {
@@ -88,16 +98,5 @@ final class ColumnAlteration {
         column.identity = numbering.kind().orElse(column.identity);
         column.numbering = new Numbering(numbering.start().orElse(column.numbering.start()),
                 numbering.step().orElse(column.numbering.step()));
-    }
-
-    private static void compute(TableBuilder table, ColumnBuilder column, Expression expression) {
-        column.generated = Optional.of(expression);
-        table.heirs.forEach(
-                heir -> heir.column(column.name).ifPresent(inherited -> compute(heir, inherited, expression)));
-    }
-
-    private static void require(TableBuilder table, ColumnBuilder column) {
-        column.required = true;
-        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> require(heir, inherited)));
     }
 }

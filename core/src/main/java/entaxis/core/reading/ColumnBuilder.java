@@ -21,6 +21,8 @@ final class ColumnBuilder {
     Optional<Expression> onUpdate = Optional.empty();
     String collation = "";
     String comment = "";
+    /** Whether the table has it only because one that it inherits from does (PostgreSQL manual, pg_attribute). */
+    boolean inherited;
     /**
      * The expression that draws from the sequence that the column owns, where it counts so: what tables like this one
      * take over.
@@ -45,6 +47,14 @@ final class ColumnBuilder {
         other.onUpdate = onUpdate;
         other.collation = collation;
         other.comment = comment;
+        return other;
+    }
+
+    /** The same column of a table that inherits it. */
+    ColumnBuilder handedDown() {
+        ColumnBuilder other = copy();
+        other.comment = "";
+        other.inherited = true;
         return other;
     }
 

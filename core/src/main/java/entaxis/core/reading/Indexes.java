@@ -121,9 +121,17 @@ final class Indexes {
 
     /** PostgreSQL manual, CREATE INDEX: each partition gets one like it. */
     private void partitionsGet(TableBuilder whole, TableIndex index) {
-        whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
+        whole.partitions().forEach(part -> {
             copy(part, index);
             partitionsGet(part, index);
+        });
+    }
+
+    /** Takes an index that the whole has lost from its partitions. */
+    private static void partitionsLose(TableBuilder whole, TableIndex index) {
+        whole.partitions().forEach(part -> {
+            part.indexes.removeIf(own -> own.named("").equals(index.named("")));
+            partitionsLose(part, index);
         });
     }
 
@@ -132,6 +140,9 @@ final class Indexes {
         for (DropIndexes.Dropped each : dropped.indexes()) {
             String name = each.index().name().name();
             Optional<TableBuilder> table = each.table().map(builder::table).orElseGet(() -> builder.tableOfIndex(name));
+            table.filter(owner -> !owner.heirs.isEmpty()).ifPresent(whole -> whole.indexes.stream()
+                    .filter(index -> index.name().equalsIgnoreCase(name))
+                    .forEach(index -> partitionsLose(whole, index)));
             boolean gone = table.map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name))
                     | (builder.dialect.uniqueIndexesAreKeys()
                             && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name)))).orElse(false);

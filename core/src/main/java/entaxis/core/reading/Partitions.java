@@ -1,8 +1,14 @@
 package entaxis.core.reading;
 
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PartitionBound;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import java.util.List;
+import java.util.Optional;
 
-/** What partitions get of the whole that they belong to (PostgreSQL manual, 5.12). */
+/** What partitions get and lose with the whole that they belong to (PostgreSQL manual, 5.12). */
 final class Partitions {
     private final Constraints constraints;
     private final Indexes indexes;
@@ -12,39 +18,67 @@ final class Partitions {
         this.indexes = indexes;
     }
 
-    /** Gives partitions a reference that the whole has got. */
-    static void partsGet(TableBuilder whole, ForeignKey key) {
-        whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
-            add(part, key);
-            partsGet(part, key);
-        });
+    /** The keys, references and indexes of a table at one moment. */
+    record Parts(Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<ForeignKey> references,
+            List<TableIndex> indexes) {
+        /** Those that a table has now. */
+        static Parts of(TableBuilder table) {
+            return new Parts(table.primaryKey, List.copyOf(table.uniqueKeys), List.copyOf(table.foreignKeys),
+                    List.copyOf(table.indexes));
+        }
     }
 
-    private static void add(TableBuilder part, ForeignKey key) {
-        if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns())
-                && own.referenced().equals(key.referenced()))) {
-            part.foreignKeys.add(key);
+    /** Gives partitions what the whole has got since a moment, and takes away what it has lost. */
+    void follow(TableBuilder whole, Parts before) {
+        Parts now = Parts.of(whole);
+        for (TableBuilder part : whole.partitions()) {
+            Parts own = Parts.of(part);
+            before.primaryKey().filter(key -> now.primaryKey().isEmpty()
+                    && part.primaryKey.filter(its -> its.columns().equals(key.columns())).isPresent())
+                    .ifPresent(key -> part.primaryKey = Optional.empty());
+            before.uniqueKeys().stream().filter(key -> !now.uniqueKeys().contains(key))
+                    .forEach(key -> part.uniqueKeys.removeIf(its -> its.columns().equals(key.columns())));
+            before.references().stream().filter(key -> !now.references().contains(key))
+                    .forEach(key -> part.foreignKeys.removeIf(its -> alike(its, key)));
+            before.indexes().stream().filter(index -> !now.indexes().contains(index))
+                    .forEach(index -> part.indexes.removeIf(its -> alike(its, index)));
+            get(part, new Parts(now.primaryKey(), without(now.uniqueKeys(), before.uniqueKeys()),
+                    without(now.references(), before.references()), without(now.indexes(), before.indexes())));
+            follow(part, own);
         }
+    }
+
+    private static <T> List<T> without(List<T> all, List<T> some) {
+        return all.stream().filter(one -> !some.contains(one)).toList();
+    }
+
+    private static boolean alike(ForeignKey one, ForeignKey other) {
+        return one.named("").equals(other.named(""));
+    }
+
+    private static boolean alike(TableIndex one, TableIndex other) {
+        return one.named("").equals(other.named(""));
+    }
+
+    /** Gives a partition what it does not have of these. */
+    private void get(TableBuilder part, Parts parts) {
+        parts.primaryKey().filter(key -> part.primaryKey.isEmpty())
+                .ifPresent(key -> constraints.setPrimaryKey(part, "", key.columns(), 0));
+        parts.uniqueKeys().stream()
+                .filter(key -> part.uniqueKeys.stream().noneMatch(own -> own.columns().equals(key.columns())))
+                .forEach(key -> constraints.addUnique(part, "", key.columns(), 0));
+        parts.references().stream().filter(key -> part.foreignKeys.stream().noneMatch(own -> alike(own, key)))
+                .forEach(part.foreignKeys::add);
+        parts.indexes().stream().filter(index -> part.indexes.stream().noneMatch(own -> alike(own, index)))
+                .forEach(index -> indexes.copy(part, index));
     }
 
     /**
      * PostgreSQL manual, ALTER TABLE ... ATTACH PARTITION: the partition gets the keys of the whole that it does not
      * have.
      */
-    void attach(TableBuilder whole, TableBuilder part) {
-        whole.heirs.add(part);
-        part.partition = true;
-        whole.primaryKey.ifPresent(key -> {
-            if (part.primaryKey.isEmpty()) {
-                constraints.setPrimaryKey(part, "", key.columns(), 0);
-            }
-        });
-        whole.uniqueKeys.stream()
-                .filter(key -> part.uniqueKeys.stream().noneMatch(own -> own.columns().equals(key.columns())))
-                .toList().forEach(key -> constraints.addUnique(part, "", key.columns(), 0));
-        whole.foreignKeys.forEach(key -> add(part, key));
-        whole.indexes.stream()
-                .filter(index -> part.indexes.stream().noneMatch(own -> own.columns().equals(index.columns()))).toList()
-                .forEach(index -> indexes.copy(part, index));
+    void attach(TableBuilder whole, TableBuilder part, PartitionBound bound) {
+        part.join(whole, Optional.of(bound));
+        get(part, Parts.of(whole));
     }
 }

@@ -166,15 +166,18 @@ final class SchemaBuilder {
             return;
         }
         indexed().values().removeIf(owner -> owner == gone);
-        tables.values().forEach(other -> other.heirs.remove(gone));
+        List<TableBuilder> heirs = List.copyOf(gone.heirs);
+        List<TableBuilder> partitions = gone.partitions();
+        gone.leaveAll();
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
         String key = key(name);
         programs.keySet().removeIf(program -> isOn(program, key));
         if (cascade) {
             removeReaders(key, gone.name);
             tables.values().forEach(other -> other.foreignKeys.removeIf(own -> refersTo(own, other, name)));
-            gone.heirs.forEach(heir -> remove(new QualifiedName(heir.namespace, heir.name), true));
         }
+        (cascade ? heirs : partitions)
+                .forEach(heir -> remove(new QualifiedName(heir.namespace, heir.name), cascade));
     }
 
     /** Whether a trigger or rule belongs to the table or view of a key. */
@@ -342,7 +345,7 @@ final class SchemaBuilder {
 
     private Table done(TableBuilder table) {
         table.foreignKeys.replaceAll(key -> completed(table, key));
-        return grants.told(table.done());
+        return grants.told(table.done(syntax.takes(SyntaxRule.TABLE_HIERARCHIES)));
     }
 
     /** A reference by the name that its table has here; one that names no columns leads to the key of that table. */

@@ -72,21 +72,31 @@ final class TableAlteration {
                 log.steppedOver(statement.start(), "change of what is not there");
                 return false;
             }
-            apply(table, change, altered.only());
+            List<TableBuilder> heirs = altered.only() ? List.of() : table.descendants();
+            Partitions.Parts before = Partitions.Parts.of(table);
+            apply(table, change, heirs);
+            if (!heirs.isEmpty()) {
+                partitions.follow(table, before);
+            }
         }
         return true;
     }
 
-    private void apply(TableBuilder table, AlterTableAction change, boolean only) {
+    /**
+     * Carries out one change.
+     *
+     * @param heirs the tables that inherit it, as far as they change with it
+     */
+    private void apply(TableBuilder table, AlterTableAction change, List<TableBuilder> heirs) {
         switch (change) {
             case AlterTableAction.AddColumn added -> addColumn(table, added);
             case AlterTableAction.AddConstraint(var constraint, String name, boolean onlyIfAbsent) -> {
                 if (!onlyIfAbsent || !table.hasConstraint(name)) {
-                    addConstraint(table, constraint, only);
+                    addConstraint(table, constraint, heirs);
                 }
             }
             case AlterTableAction.AlterColumn(String name, int place, boolean ifExists, var what) ->
-                    columnAlteration.alter(table, table.existing(name, place), what);
+                    columnAlteration.alter(table, heirs, table.existing(name, place), what);
             case AlterTableAction.AlterConstraint altered -> alterConstraint(table, altered);
             case AlterTableAction.ModifyColumn(String name, int place, var type, var clauses) ->
                     columnAlteration.modify(table, table.existing(name, place), type, clauses);
@@ -99,19 +109,18 @@ final class TableAlteration {
             case AlterTableAction.SetSchema(String namespace) ->
                     builder.rename(table, nameOf(table), new QualifiedName(namespace, table.name));
             case AlterTableAction.Inherit(QualifiedName parent) ->
-                    builder.table(parent).ifPresent(other -> other.heirs.add(table));
+                    builder.table(parent).ifPresent(table::inherit);
             case AlterTableAction.NoInherit(QualifiedName parent) ->
-                    builder.table(parent).ifPresent(other -> other.heirs.remove(table));
-            case AlterTableAction.AttachPartition(PlacedName part) -> partitions.attach(table, builder.existing(part));
-            case AlterTableAction.DetachPartition(QualifiedName part) -> builder.table(part).ifPresent(own -> {
-                table.heirs.remove(own);
-                own.partition = false;
-            });
+                    builder.table(parent).ifPresent(table::leave);
+            case AlterTableAction.AttachPartition(PlacedName part, var bound) ->
+                    partitions.attach(table, builder.existing(part), bound);
+            case AlterTableAction.DetachPartition(QualifiedName part) ->
+                    builder.table(part).ifPresent(own -> own.leave(table));
             case AlterTableAction.SetComment(String text) -> table.comment = text;
             case AlterTableAction.SetFirstNumber(long first) -> table.numberFrom(first);
             case AlterTableAction.OwnerTo owner -> { }
             case AlterTableAction.Skip skipped -> { }
-            default -> drops.drop(table, change);
+            default -> drops.drop(table, heirs, change);
         }
     }
 
@@ -126,14 +135,8 @@ final class TableAlteration {
         }
         ColumnBuilder column = columns.add(table, definition);
         added.position().ifPresent(position -> place(table, column, position));
-        table.heirs.forEach(heir -> heirGets(heir, column));
-    }
-
-    private static void heirGets(TableBuilder heir, ColumnBuilder column) {
-        if (!heir.has(column.name)) {
-            heir.add(column.copy());
-        }
-        heir.heirs.forEach(next -> heirGets(next, column));
+        table.descendants().stream().filter(heir -> !heir.has(column.name))
+                .forEach(heir -> heir.add(column.handedDown()));
     }
 
     private static void place(TableBuilder table, ColumnBuilder column, AlterTableAction.Position position) {
@@ -151,16 +154,12 @@ final class TableAlteration {
         }
     }
 
-    private void addConstraint(TableBuilder table, TableConstraint constraint, boolean only) {
+    private void addConstraint(TableBuilder table, TableConstraint constraint, List<TableBuilder> heirs) {
         int checks = table.checks.size();
-        int references = table.foreignKeys.size();
         constraints.add(table, constraint);
         if (table.checks.size() > checks) {
             CheckRule check = table.checks.getLast();
-            table.heirs.forEach(heir -> heir.checks.add(check));
-        }
-        if (!only && !table.heirs.isEmpty() && table.foreignKeys.size() > references) {
-            Partitions.partsGet(table, table.foreignKeys.getLast());
+            heirs.stream().filter(heir -> !heir.checks.contains(check)).forEach(heir -> heir.checks.add(check));
         }
     }
 

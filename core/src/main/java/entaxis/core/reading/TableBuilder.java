@@ -5,8 +5,11 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.Numbering;
+import entaxis.core.schema.PartitionBound;
+import entaxis.core.schema.Partitioning;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
@@ -15,6 +18,7 @@ import entaxis.core.schema.UniqueKey;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -52,8 +56,14 @@ final class TableBuilder {
     boolean passedReferences;
     /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
     final List<TableBuilder> heirs = new ArrayList<>(0);
+    /** Tables whose columns it has. */
+    private final List<TableBuilder> parents = new ArrayList<>(0);
     /** Whether it is a partition: it has the keys, references and indexes of the whole too. */
-    boolean partition;
+    private boolean partition;
+    /** Which rows of the whole it holds; empty where that was not understood. */
+    private Optional<PartitionBound> bound = Optional.empty();
+    /** By what its rows are split among its partitions. */
+    Optional<Partitioning> partitioning = Optional.empty();
     private Map<String, ColumnBuilder> byName = Map.of();
     /**
      * A bit for each column's name, so that most names that are no column's are told at once; all bits where that is
@@ -66,6 +76,73 @@ final class TableBuilder {
         this.namespace = namespace;
         this.name = name;
         this.exact = exact;
+    }
+
+    /** Makes it inherit from another. */
+    void inherit(TableBuilder parent) {
+        parents.add(parent);
+        parent.heirs.add(this);
+    }
+
+    /** All tables that inherit from it, directly or not, each once. */
+    List<TableBuilder> descendants() {
+        if (heirs.isEmpty()) {
+            return List.of();
+        }
+        Set<TableBuilder> found = new LinkedHashSet<>(heirs);
+        List<TableBuilder> open = new ArrayList<>(heirs);
+        while (!open.isEmpty()) {
+            open.removeLast().heirs.stream().filter(found::add).forEach(open::add);
+        }
+        return List.copyOf(found);
+    }
+
+    /** Whether it has a column only because another table that it inherits from does. */
+    boolean onlyInherits(ColumnBuilder column) {
+        return column.inherited && parents.stream().noneMatch(parent -> parent.has(column.name));
+    }
+
+    /** Makes columns its own that none of its parents has any longer. */
+    private void keepColumns() {
+        columns.stream().filter(this::onlyInherits).forEach(column -> column.inherited = false);
+    }
+
+    /** Makes it a partition of another, which holds some of its rows. */
+    void join(TableBuilder whole, Optional<PartitionBound> rows) {
+        inherit(whole);
+        partition = true;
+        bound = rows;
+        columns.forEach(column -> column.inherited |= whole.has(column.name));
+    }
+
+    /** Makes it stand apart from a table that it inherits from, or is a partition of. */
+    void leave(TableBuilder parent) {
+        if (parents.remove(parent)) {
+            parent.heirs.remove(this);
+            partition = false;
+            bound = Optional.empty();
+            keepColumns();
+        }
+    }
+
+    /** Makes it and all others that inherit from it, or that it inherits from, stand apart. */
+    void leaveAll() {
+        List.copyOf(parents).forEach(this::leave);
+        List.copyOf(heirs).forEach(heir -> heir.leave(this));
+    }
+
+    /** Its partitions. */
+    List<TableBuilder> partitions() {
+        return heirs.stream().filter(heir -> heir.partition).toList();
+    }
+
+    private Optional<Hierarchy> hierarchy() {
+        if (parents.isEmpty()) {
+            return Optional.of(partitioning.map(Hierarchy.NONE::partitioned).orElse(Hierarchy.NONE));
+        }
+        List<QualifiedName> names =
+                parents.stream().map(parent -> new QualifiedName(parent.namespace, parent.name)).toList();
+        return partition && bound.isEmpty() ? Optional.empty() : Optional.of(new Hierarchy(names, bound, partitioning));
     }
 
     void touched() {
@@ -236,6 +313,7 @@ final class TableBuilder {
         indexes.replaceAll(
                 index -> index.worded(renamed, expression -> expression.renamed(names)));
         columns.forEach(other -> other.generated = other.generated.map(expression -> expression.renamed(names)));
+        partitioning = partitioning.map(by -> by.worded(renamed, expression -> expression.renamed(names)));
     }
 
     /**
@@ -277,10 +355,15 @@ final class TableBuilder {
         return expression.columns().contains(column.toLowerCase(Locale.ROOT));
     }
 
-    Table done() {
+    /**
+     * The table that came of it.
+     *
+     * @param tellsHierarchy whether the engine's tables can inherit, so that it is known that one does not
+     */
+    Table done(boolean tellsHierarchy) {
         List<Column> finished = new ArrayList<>(columns.size());
         columns.forEach(column -> finished.add(column.done()));
         return new Table(new QualifiedName(namespace, name), finished, primaryKey, uniqueKeys, checks, foreignKeys,
-                indexes, comment, grants);
+                indexes, comment, grants, tellsHierarchy ? hierarchy() : Optional.empty());
     }
 }

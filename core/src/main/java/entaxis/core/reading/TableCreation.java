@@ -71,8 +71,7 @@ final class TableCreation {
                 copyRows(builder.existing(model), builder.create(name));
             }
             case CreateTable.CopyOf(PlacedName model) -> copy(builder.existing(model), builder.create(name));
-            case CreateTable.PartitionOf(PlacedName whole, var elements) ->
-                    partition(builder.existing(whole), name, elements, created.options(), statement);
+            case CreateTable.PartitionOf partition -> partition(partition, name, created.options(), statement);
             case CreateTable.OfType(PlacedName type, var elements) ->
                     ofType(type, name, elements, created.options(), statement);
             case CreateTable.Elements elements -> define(name, elements, created.options(), statement);
@@ -96,8 +95,9 @@ final class TableCreation {
             builder.passing.add(builder.key(name));
             return;
         }
-        elements.inherited().stream().map(builder::existing).toList().reversed()
-                .forEach(parent -> inherit(parent, table));
+        List<TableBuilder> parents = elements.inherited().stream().map(builder::existing).toList();
+        parents.forEach(table::inherit);
+        parents.reversed().forEach(parent -> inherit(parent, table));
         options(table, options, statement);
         for (TableElement element : elements.elements()) {
             if (element instanceof TableConstraint constraint) {
@@ -177,16 +177,16 @@ final class TableCreation {
     }
 
     /** PostgreSQL manual, CREATE TABLE ... PARTITION OF: a partition has what the whole has. */
-    private void partition(TableBuilder whole, QualifiedName name, List<TableElement> elements, TableOptions options,
+    private void partition(CreateTable.PartitionOf partition, QualifiedName name, TableOptions options,
             ScriptStatement statement) {
+        TableBuilder whole = builder.existing(partition.whole());
         TableBuilder table = builder.create(name);
         copyColumns(whole, table, OF_WHOLE);
-        refinements(table, elements);
-        table.partition = true;
+        refinements(table, partition.elements());
         table.checks.addAll(whole.checks);
         copyKeys(whole, table);
         table.foreignKeys.addAll(whole.foreignKeys);
-        whole.heirs.add(table);
+        table.join(whole, partition.bound());
         options(table, options, statement);
     }
 
@@ -224,6 +224,7 @@ final class TableCreation {
     /** How rows are stored is stepped over; what says something about the table is taken. */
     private void options(TableBuilder table, TableOptions options, ScriptStatement statement) {
         table.comment = options.comment().orElse(table.comment);
+        table.partitioning = options.partitioning();
         options.firstNumber().ifPresent(table::numberFrom);
         options.withoutReferences().ifPresent(place -> {
             table.keepsReferences = false;
@@ -242,14 +243,12 @@ final class TableCreation {
      * behind, same ones become one.
      */
     private static void inherit(TableBuilder parent, TableBuilder table) {
-        parent.heirs.add(table);
         int place = 0;
         for (ColumnBuilder column : parent.columns) {
             int own = indexOf(table, column.name);
             if (own < 0) {
-                ColumnBuilder copy = column.copy();
+                ColumnBuilder copy = column.handedDown();
                 copy.identity = Identity.NONE;
-                copy.comment = "";
                 table.columns.add(place++, copy);
             } else {
                 ColumnBuilder both = table.columns.remove(own);

@@ -13,12 +13,15 @@ final class TableDrops {
         this.builder = builder;
     }
 
-    /** Carries out a change that drops something; others are none of its concern. */
-    void drop(TableBuilder table, AlterTableAction change) {
+    /**
+     * Carries out a change that drops something; others are none of its concern.
+     *
+     * @param heirs the tables that inherit it, as far as they change with it
+     */
+    void drop(TableBuilder table, List<TableBuilder> heirs, AlterTableAction change) {
         switch (change) {
-            case AlterTableAction.DropColumn dropped -> dropColumn(table, dropped);
-            case AlterTableAction.DropConstraint(String name, int place, boolean ifExists, boolean cascade) ->
-                    dropConstraint(table, name, place, ifExists, cascade);
+            case AlterTableAction.DropColumn dropped -> dropColumn(table, heirs, dropped);
+            case AlterTableAction.DropConstraint dropped -> dropConstraint(table, heirs, dropped);
             case AlterTableAction.DropPrimaryKey() -> table.primaryKey = Optional.empty();
             case AlterTableAction.DropUnique(List<String> columns) ->
                     table.uniqueKeys.removeIf(key -> key.columns().size() == columns.size() && columns.stream()
@@ -37,32 +40,46 @@ final class TableDrops {
         }
     }
 
-    private void dropColumn(TableBuilder table, AlterTableAction.DropColumn dropped) {
+    private void dropColumn(TableBuilder table, List<TableBuilder> heirs, AlterTableAction.DropColumn dropped) {
         Optional<ColumnBuilder> column = table.column(dropped.name());
         if (column.isPresent()) {
-            dropColumn(table, column.get());
+            dropColumn(table, column.get(), !heirs.isEmpty());
         } else if (dropped.orConstraint()) {
-            dropConstraint(table, dropped.name(), dropped.place(), dropped.ifExists(), dropped.cascade());
+            dropConstraint(table, heirs, new AlterTableAction.DropConstraint(dropped.name(), dropped.place(),
+                    dropped.ifExists(), dropped.cascade()));
         } else if (!dropped.ifExists()) {
             throw ConflictException.noColumn(table, dropped.name(), dropped.place());
         }
     }
 
-    private void dropColumn(TableBuilder table, ColumnBuilder column) {
+    /**
+     * PostgreSQL manual, ALTER TABLE ... DROP COLUMN: it goes from a table that only inherits it too; where that is not
+     * wanted, it becomes that table's own.
+     */
+    private void dropColumn(TableBuilder table, ColumnBuilder column, boolean fromHeirs) {
         builder.dropReferences(table, List.of(column.name));
         table.drop(column, builder.takes(SyntaxRule.DROPPED_COLUMN_LEAVES_INDEX));
-        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> dropColumn(heir, inherited)));
+        for (TableBuilder heir : table.heirs) {
+            Optional<ColumnBuilder> inherited = heir.column(column.name).filter(heir::onlyInherits);
+            if (fromHeirs) {
+                inherited.ifPresent(own -> dropColumn(heir, own, true));
+            } else {
+                inherited.ifPresent(own -> own.inherited = false);
+            }
+        }
     }
 
-    private void dropConstraint(TableBuilder table, String name, int place, boolean ifExists, boolean cascade) {
+    private void dropConstraint(TableBuilder table, List<TableBuilder> heirs,
+            AlterTableAction.DropConstraint dropped) {
+        String name = dropped.name();
         if (table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent()) {
-            if (cascade) {
+            if (dropped.cascade()) {
                 builder.dropReferencesTo(table, table.primaryKey.get().columns());
             }
             table.primaryKey = Optional.empty();
             return;
         }
-        if (cascade) {
+        if (dropped.cascade()) {
             table.uniqueKeys.stream().filter(key -> table.same(key.name(), name))
                     .forEach(key -> builder.dropReferencesTo(table, key.columns()));
         }
@@ -71,12 +88,12 @@ final class TableDrops {
                 | table.checks.removeIf(check -> table.same(check.name(), name))
                 | table.indexes.removeIf(index -> index.excludes() && table.same(index.name(), name));
         if (gone) {
-            table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
+            heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
             return;
         }
         boolean namesDefault = builder.takes(SyntaxRule.NAMED_DEFAULTS) || name.endsWith("_not_null");
-        if (!ifExists && !namesDefault) {
-            throw new ConflictException(place, "the table " + table.name + " has no constraint " + name);
+        if (!dropped.ifExists() && !namesDefault) {
+            throw new ConflictException(dropped.place(), "the table " + table.name + " has no constraint " + name);
         }
     }
 

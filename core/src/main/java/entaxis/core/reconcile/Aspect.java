@@ -6,6 +6,8 @@ public enum Aspect {
     PRESENCE("is there"), NAME("name"), TYPE("type"), REQUIRED("required"), DEFAULT("default"), IDENTITY("numbering"),
     COMPUTED("computed"), ON_CHANGE("set at each change"),
     COLLATION("collation"), ORDER("order of columns"), COMMENT("comment"),
+    /** Which tables it inherits from, or which partition it is of which. */
+    HIERARCHY("parent table"),
     /** Who may use it. */
     PRIVILEGES("privileges"),
     /**

@@ -42,7 +42,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
     /** Compares two schemas that an engine holds; the pairing says what has a new name on the wanted side. */
     public static Comparison of(Schema from, Schema to, Dialect dialect, RenameMap pairing) {
-        return new Run(dialect, pairing).compare(SchemaRenaming.apply(from, pairing, dialect), to);
+        RenameMap all = pairing.withInherited(from);
+        return new Run(dialect, all).compare(SchemaRenaming.apply(from, all, dialect), to);
     }
 
     /** Whether nothing is apart. */
@@ -61,6 +62,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
     /** One comparison on its way. */
     private static final class Run {
         private final EngineWordingRules words;
+        private final HierarchyRules hierarchies;
         private final Dialect dialect;
         private final RenameMap pairing;
         private final RenameMap back;
@@ -74,6 +76,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
         Run(Dialect dialect, RenameMap pairing) {
             this.words = new EngineWordingRules(dialect);
+            this.hierarchies = new HierarchyRules(words);
             this.dialect = dialect;
             this.pairing = pairing;
             this.back = pairing.reversed();
@@ -103,9 +106,17 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             allTypes = Stream.concat(from.types().stream(), to.types().stream()).toList();
             types(from.types(), to.types());
             sequences(from.sequences(), to.sequences());
-            Map<String, Table> known = words.byName(from.tables());
-            Map<String, Table> wanted = words.byName(to.tables());
-            for (Table table : to.tables()) {
+            ComparableTables tables = ComparableTables.of(from.tables(), to.tables(), words);
+            remarks.addAll(tables.kept());
+            tables(tables.from(), tables.to());
+            programs(from, to);
+            return new Comparison(differences, remarks);
+        }
+
+        private void tables(List<Table> from, List<Table> to) {
+            Map<String, Table> known = words.byName(from);
+            Map<String, Table> wanted = words.byName(to);
+            for (Table table : to) {
                 Table own = known.get(words.folded(table.label()));
                 if (own == null) {
                     say(SchemaPart.TABLE, table.label(), "", Aspect.PRESENCE, "",
@@ -114,14 +125,12 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                     table(own, table, known, wanted);
                 }
             }
-            for (Table table : from.tables()) {
+            for (Table table : from) {
                 if (!wanted.containsKey(words.folded(table.label()))) {
                     say(SchemaPart.TABLE, table.label(), "", Aspect.PRESENCE,
                             words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
                 }
             }
-            programs(from, to);
-            return new Comparison(differences, remarks);
         }
 
         private <T> void each(List<T> from, List<T> to, Function<T, String> name,
@@ -236,6 +245,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 unlessSame(SchemaPart.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
             privileges(SchemaPart.TABLE, name, "", from.grants(), to.grants());
+            if (from.hierarchy().isPresent() && to.hierarchy().isPresent()) {
+                hierarchy(from, to, wanted);
+            }
             columns(name, from, to);
             constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(),
                     to.primaryKey().stream().toList());
@@ -244,6 +256,14 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             constraints(ConstraintKind.index(words), name, indexes(from), indexes(to));
             constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from.foreignKeys(),
                     to.foreignKeys());
+        }
+
+        private void hierarchy(Table from, Table to, Map<String, Table> wanted) {
+            if (!hierarchies.same(from, to, ComparableTables.whole(to, wanted, words))) {
+                say(SchemaPart.TABLE, to.label(), "", Aspect.HIERARCHY, hierarchies.wording(from.knownHierarchy()),
+                        hierarchies.wording(to.knownHierarchy()),
+                        to.knownHierarchy().isPartition() ? Risk.MAY_FAIL : Risk.SAFE);
+            }
         }
 
         /** An index that a reference made for itself goes without saying. */

@@ -58,6 +58,8 @@ public final class DifferenceWords {
                             : difference.to().isEmpty()
                                     ? have + " has a comment on " + place + "; " + want + " has none."
                             : "the comment on " + place + " reads differently.";
+            case HIERARCHY -> place + " is " + difference.from() + " in " + have + ", " + difference.to() + " in "
+                    + want + ".";
             case PRIVILEGES -> "who may use the " + word + " " + difference.place() + ": in " + have + " "
                     + (difference.from().isEmpty() ? "nobody but its owner" : difference.from()) + ", in "
                     + want + " "

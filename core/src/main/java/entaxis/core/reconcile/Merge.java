@@ -4,8 +4,10 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -60,7 +62,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         Set<Place> places = new HashSet<>();
         comparison.differences().stream().filter(taken).forEach(difference -> places
                 .add(new Place(difference.part(), difference.table(), difference.name(), difference.aspect())));
-        return new Run(dialect, pairing, places).merge(SchemaRenaming.apply(from, pairing, dialect), to);
+        RenameMap all = pairing.withInherited(from);
+        return new Run(dialect, all, places).merge(SchemaRenaming.apply(from, all, dialect), to);
     }
 
     /** What a difference is about. */
@@ -73,6 +76,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private final RenameMap pairing;
         private final Set<Place> taken;
         private final List<String> left = new ArrayList<>();
+        /** The tables that others inherit from, by wanted names. */
+        private final Map<String, List<String>> parents = new HashMap<>();
 
         Run(Dialect dialect, RenameMap pairing, Set<Place> taken) {
             this.words = new EngineWordingRules(dialect);
@@ -82,10 +87,24 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         }
 
         private boolean takes(SchemaPart part, String table, String name, Aspect aspect) {
-            return !taken.isEmpty() && taken.contains(new Place(part, table, name, aspect));
+            return !taken.isEmpty() && (taken.contains(new Place(part, table, name, aspect)) || !name.isEmpty()
+                    && parents.getOrDefault(table, List.of()).stream()
+                            .anyMatch(parent -> takes(part, parent, name, aspect)));
+        }
+
+        /** What is taken over of a table is taken over of those that inherit it. */
+        private void inherits(List<Table> tables) {
+            tables.forEach(table -> {
+                List<QualifiedName> of = table.knownHierarchy().parents();
+                if (!of.isEmpty()) {
+                    parents.put(table.label(), of.stream().map(QualifiedName::label).toList());
+                }
+            });
         }
 
         Merge merge(Schema from, Schema to) {
+            inherits(from.tables());
+            inherits(to.tables());
             List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::label, this::type,
                     gone -> takes(SchemaPart.TYPE, "", gone.label(), Aspect.PRESENCE),
                     fresh -> takes(SchemaPart.TYPE, "", fresh.label(), Aspect.PRESENCE));
@@ -203,7 +222,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             return Table.of(to.qualifiedName()).withColumns(columns)
                     .withKeys(key, uniques).withChecks(checks).referring(references).withIndexes(indexes)
                     .withComment(comment)
-                    .withGrants((takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants());
+                    .withGrants((takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants())
+                    .withHierarchy((takes(SchemaPart.TABLE, name, "", Aspect.HIERARCHY) ? to : from).hierarchy());
         }
 
         private List<Column> columns(String table, Table from, Table to) {
@@ -288,7 +308,16 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private Schema standing(Schema schema) {
             List<Table> kept = schema.tables().stream().map(this::within).toList();
             Map<String, Table> tables = words.byName(kept);
-            return schema.over(kept.stream().map(table -> withStandingReferences(table, tables)).toList());
+            return schema.over(kept.stream().map(table -> withStandingReferences(table, tables))
+                    .map(table -> withStandingParents(table, tables)).toList());
+        }
+
+        private Table withStandingParents(Table table, Map<String, Table> tables) {
+            Optional<QualifiedName> missing = table.knownHierarchy().parents().stream()
+                    .filter(parent -> !tables.containsKey(words.folded(parent.label()))).findFirst();
+            missing.ifPresent(parent -> left.add(table.label() + " becomes a table of its own, because "
+                    + parent.label() + " is not there."));
+            return missing.isEmpty() ? table : table.withHierarchy(Optional.of(Hierarchy.NONE));
         }
 
         private Table within(Table table) {

@@ -1,5 +1,9 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.CreationOrder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -55,6 +59,25 @@ public record RenameMap(Map<String, String> tables, Map<String, Map<String, Stri
         names.put(from, to);
         more.put(wantedTable, names);
         return new RenameMap(tables, more, splits);
+    }
+
+    /** This pairing with the columns of tables that inherit a renamed one; linear in the schema. */
+    public RenameMap withInherited(Schema from) {
+        List<Table> heirs =
+                from.tables().stream().filter(table -> !table.knownHierarchy().parents().isEmpty()).toList();
+        RenameMap pairing = this;
+        for (Table heir : heirs.isEmpty() || columns.isEmpty() ? heirs : new CreationOrder(heirs).parentsFirst()) {
+            String wanted = table(heir.label());
+            for (QualifiedName parent : heir.knownHierarchy().parents()) {
+                Map<String, String> renamed = pairing.columns.getOrDefault(table(parent.label()), Map.of());
+                Map<String, String> own = pairing.columns.getOrDefault(wanted, Map.of());
+                for (Map.Entry<String, String> column : renamed.entrySet()) {
+                    pairing = own.containsKey(column.getKey()) || heir.column(column.getKey()).isEmpty() ? pairing
+                            : pairing.withColumn(wanted, column.getKey(), column.getValue());
+                }
+            }
+        }
+        return pairing;
     }
 
     /** This pairing with columns that moved into a new table. */

@@ -2,6 +2,7 @@ package entaxis.core.reconcile;
 
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
@@ -13,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A schema with tables and columns under new names, in all that refers to them. Views and routines keep their text.
@@ -57,9 +59,11 @@ public final class SchemaRenaming {
         String wanted = pairing.table(table.label());
         Map<String, String> columns = pairing.columns().getOrDefault(wanted, Map.of());
         List<ForeignKey> keys = table.foreignKeys().stream().map(key -> reference(key, columns)).toList();
+        Optional<Hierarchy> hierarchy = table.hierarchy().map(own -> own.renamed(
+                parent -> parent.named(bare.getOrDefault(parent.label(), parent.name()))));
         String name = bare.getOrDefault(table.label(), table.name());
         if (columns.isEmpty()) {
-            return table.named(name).referring(keys);
+            return table.named(name).referring(keys).withHierarchy(hierarchy);
         }
         Map<String, String> words = new HashMap<>();
         columns.forEach((from, to) -> words.put(from.toLowerCase(Locale.ROOT), dialect.name(to)));
@@ -77,7 +81,9 @@ public final class SchemaRenaming {
                 .withChecks(table.checks().stream()
                         .map(check -> check.with(check.condition().renamed(words)))
                         .toList())
-                .referring(keys).withIndexes(indexes);
+                .referring(keys).withIndexes(indexes)
+                .withHierarchy(hierarchy.map(own -> own.withKey(column -> columns.getOrDefault(column, column),
+                        expression -> expression.renamed(words))));
     }
 
     private ForeignKey reference(ForeignKey key, Map<String, String> own) {

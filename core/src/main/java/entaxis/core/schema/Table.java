@@ -6,12 +6,14 @@ import java.util.Optional;
 /**
  * A base table (ISO/IEC 9075-2, 11.3). {@link #of} makes one, and each other method gives it one thing.
  *
- * @param comment what one row is; may be empty
- * @param grants  who may use it, without its owner, in order; empty where that is not told
+ * @param comment   what one row is; may be empty
+ * @param grants    who may use it, without its owner, in order; empty where that is not told
+ * @param hierarchy what it inherits from, and how it is partitioned; empty where that is not told
  */
 public record Table(QualifiedName qualifiedName, List<Column> columns,
         Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
-        List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment, Optional<List<Grant>> grants) {
+        List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment, Optional<List<Grant>> grants,
+        Optional<Hierarchy> hierarchy) {
 
     /** Copies the lists. */
     public Table {
@@ -26,7 +28,7 @@ public record Table(QualifiedName qualifiedName, List<Column> columns,
     /** A table with nothing in it, of which is not told who may use it. */
     public static Table of(QualifiedName name) {
         return new Table(name, List.of(), Optional.empty(), List.of(), List.of(), List.of(),
-                List.of(), "", Optional.empty());
+                List.of(), "", Optional.empty(), Optional.empty());
     }
 
     /** A table of the default schema with nothing in it. */
@@ -51,8 +53,8 @@ public record Table(QualifiedName qualifiedName, List<Column> columns,
 
     /** The same under another name. */
     public Table named(QualifiedName newName) {
-        return new Table(newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
-                grants);
+        return new Table(newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment, grants,
+                hierarchy);
     }
 
     /** The same under another name in its schema. */
@@ -68,7 +70,7 @@ public record Table(QualifiedName qualifiedName, List<Column> columns,
     /** The same with other columns. */
     public Table withColumns(List<Column> newColumns) {
         return new Table(qualifiedName, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment, grants);
+                comment, grants, hierarchy);
     }
 
     /** The same with another primary key, or none. */
@@ -79,37 +81,48 @@ public record Table(QualifiedName qualifiedName, List<Column> columns,
     /** The same with other keys. */
     public Table withKeys(Optional<PrimaryKey> newPrimary, List<UniqueKey> newUnique) {
         return new Table(qualifiedName, columns, newPrimary, newUnique, checks, foreignKeys, indexes, comment,
-                grants);
+                grants, hierarchy);
     }
 
     /** The same with other rules. */
     public Table withChecks(List<CheckRule> newChecks) {
         return new Table(qualifiedName, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
-                comment, grants);
+                comment, grants, hierarchy);
     }
 
     /** The same with other foreign keys. */
     public Table referring(List<ForeignKey> newKeys) {
-        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
-                grants);
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment, grants,
+                hierarchy);
     }
 
     /** The same with other indexes. */
     public Table withIndexes(List<TableIndex> newIndexes) {
         return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
-                comment, grants);
+                comment, grants, hierarchy);
     }
 
     /** The same with another comment. */
     public Table withComment(String newComment) {
         return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                newComment, grants);
+                newComment, grants, hierarchy);
     }
 
     /** The same for others to use. */
     public Table withGrants(Optional<List<Grant>> newGrants) {
         return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
-                newGrants);
+                newGrants, hierarchy);
+    }
+
+    /** The same in a place among other tables. */
+    public Table withHierarchy(Optional<Hierarchy> newHierarchy) {
+        return new Table(qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment, grants,
+                newHierarchy);
+    }
+
+    /** What it inherits from, and how it is partitioned; nothing where that is not told. */
+    public Hierarchy knownHierarchy() {
+        return hierarchy.orElse(Hierarchy.NONE);
     }
 
     /** The column of a name. */

@@ -166,7 +166,8 @@ public final class IsoNormalizer {
                         "", own.predicate().map(condition), names(own.included())))
                 .toList();
         return table.named(name(table.qualifiedName())).withColumns(columns).withKeys(key, uniques).withChecks(checks)
-                .referring(keys).withIndexes(indexes);
+                .referring(keys).withIndexes(indexes)
+                .withHierarchy(table.hierarchy().map(own -> own.renamed(this::name).withKey(this::name, condition)));
     }
 
     /**

@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.OwnParts;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
@@ -60,8 +61,9 @@ public final class ScriptWriter {
                                 || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true))
                         .toList();
         List<Statement> statements = new ArrayList<>();
+        List<Table> own = new CreationOrder(own(tables, written)).parentsFirst();
         if (options.dropFirst()) {
-            dialect.drops(fitted.schema(), tables, spelling)
+            dialect.drops(fitted.schema(), own, spelling)
                     .forEach(text -> statements.add(Statement.of(Kind.DROP, text)));
         }
         namespaces(fitted.schema(), tables)
@@ -81,17 +83,17 @@ public final class ScriptWriter {
         ProgramWriter ofPrograms = new ProgramWriter(dialect, options);
         List<Table> ordered =
                 options.foreignKeysInside() && dialect.addsForeignKeys() || !dialect.refersAhead()
-                        ? new CreationOrder(tables).tables() : tables;
+                        ? new CreationOrder(own).tables() : own;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
         Stream<Table> each = ordered.size() < MANY ? ordered.stream() : ordered.parallelStream();
         statements.addAll(each.map(table -> Statement.of(Kind.TABLE, table.qualifiedName(),
                 guarded(table, writer.create(table, inside.get(table))))).toList());
-        tables.forEach(table -> table.foreignKeys().stream()
+        own.forEach(table -> table.foreignKeys().stream()
                 .filter(key -> !inside.get(table).contains(key)
                         && (written.contains(key.referenced()) || options.chosen().isEmpty()))
                 .forEach(key -> statements
                         .add(Statement.of(Kind.FOREIGN_KEY, table.qualifiedName(), writer.addForeignKey(table, key)))));
-        tables.forEach(table -> table.indexes().stream()
+        own.forEach(table -> table.indexes().stream()
                 .filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements
                         .add(Statement.of(Kind.INDEX, table.qualifiedName(), writer.createIndex(table, index)))));
         fitted.schema().programs().stream().filter(program -> !early.contains(program))
@@ -104,6 +106,12 @@ public final class ScriptWriter {
         dialect.preparation(statements.stream().map(Statement::text))
                 .ifPresent(words -> statements.addFirst(Statement.of(Kind.SETTING, words)));
         return new Script(dialect.target(), head(schema, title), statements, findings);
+    }
+
+    /** The tables without what they have of others; one whose parent is not written stands alone. */
+    private static List<Table> own(List<Table> tables, Set<QualifiedName> written) {
+        return OwnParts.of(tables.stream().map(table -> written.containsAll(table.knownHierarchy().parents()) ? table
+                : table.withHierarchy(Optional.empty())).toList());
     }
 
     private String head(Schema schema, String title) {

@@ -91,7 +91,9 @@ final class StoredNames {
                 column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
                 .toList();
         return table.named(dialect.stored(table.name())).withColumns(columns).withKeys(key, uniques).withChecks(checks)
-                .referring(references).withIndexes(indexes);
+                .referring(references).withIndexes(indexes)
+                .withHierarchy(table.hierarchy().map(own -> own.withKey(stored, expression)
+                        .renamed(dialect::stored)));
     }
 
     /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */

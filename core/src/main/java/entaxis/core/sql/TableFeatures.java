@@ -44,6 +44,11 @@ public abstract class TableFeatures {
         PRIMARY_KEY
     }
 
+    /** Whether tables can inherit from others, and be split into partitions that are tables. */
+    public boolean tableHierarchies() {
+        return false;
+    }
+
     // types of their own
 
     /** Where a domain is defined; its base stands for it where nothing can define it. */

@@ -32,12 +32,19 @@ public final class TableWriter {
     private final Dialect dialect;
     private final ScriptOptions options;
     private final Spelling spelling;
+    private final HierarchyWriter hierarchies;
 
     /** A writer for an engine. */
     public TableWriter(Dialect dialect, ScriptOptions options) {
         this.dialect = dialect;
         this.options = options;
         this.spelling = new Spelling(dialect, options);
+        this.hierarchies = new HierarchyWriter(dialect, spelling, this::indexed);
+    }
+
+    /** Writes what a table has to do with others of its form. */
+    public HierarchyWriter hierarchies() {
+        return hierarchies;
     }
 
     /** Whether a column is the primary key, which it says of itself because it numbers the rows. */
@@ -45,32 +52,14 @@ public final class TableWriter {
         return dialect.numbered() == Numbered.PRIMARY_KEY && column.identity() != Identity.NONE;
     }
 
-    /** CREATE TABLE, with those foreign keys that stand inside. */
+    /**
+     * CREATE TABLE, with those foreign keys that stand inside. Of a table that inherits from others, what it has of
+     * them has been left out.
+     */
     public String create(Table table, List<ForeignKey> inside) {
-        int count = table.columns().size();
-        String[] names = new String[count];
-        String[] types = new String[count];
-        String[] suffixes = new String[count];
-        boolean rowNumbered = false;
-        int nameWidth = 0;
-        int typeWidth = 0;
-        for (int i = 0; i < count; i++) {
-            Column column = table.columns().get(i);
-            rowNumbered |= numbersKey(column);
-            names[i] = spelling.name(column.name());
-            types[i] = type(column);
-            suffixes[i] = suffix(table, column);
-            nameWidth = Math.max(nameWidth, names[i].length());
-            typeWidth = Math.max(typeWidth, suffixes[i].isEmpty() ? 0 : types[i].length());
-        }
-        List<String> lines = new ArrayList<>(count + 4);
-        List<String> notes = new ArrayList<>(count);
-        boolean noted = dialect.comments() == Comments.NONE && options.comments();
-        for (int i = 0; i < count; i++) {
-            String rest = suffixes[i].isEmpty() ? types[i] : padded(types[i], typeWidth) + "  " + suffixes[i];
-            lines.add((padded(names[i], nameWidth) + "  " + rest).stripTrailing());
-            notes.add(noted ? table.columns().get(i).comment() : "");
-        }
+        List<String> notes = new ArrayList<>(table.columns().size());
+        boolean rowNumbered = table.columns().stream().anyMatch(this::numbersKey);
+        List<String> lines = table.knownHierarchy().isPartition() ? refinements(table) : columnLines(table, notes);
         if (!rowNumbered) {
             table.primaryKey().ifPresent(key -> lines.add(primaryKey(key)));
         }
@@ -84,12 +73,61 @@ public final class TableWriter {
         }
         text.append("CREATE TABLE ")
                 .append(options.onlyIfAbsent() && dialect.createsTableIfAbsent() ? "IF NOT EXISTS " : "")
-                .append(spelling.name(table)).append(" (\n");
+                .append(spelling.name(table)).append(hierarchies.head(table.knownHierarchy()));
+        if (!lines.isEmpty()) {
+            inBrackets(lines, notes, text);
+        } else if (!table.knownHierarchy().isPartition()) {
+            text.append(" ()");
+        }
+        return text.append(hierarchies.tail(table.knownHierarchy())).append(tableOptions(table)).toString();
+    }
+
+    private static void inBrackets(List<String> lines, List<String> notes, StringBuilder text) {
+        text.append(" (\n");
         for (int i = 0; i < lines.size(); i++) {
             text.append("    ").append(lines.get(i)).append(i + 1 < lines.size() ? "," : "");
             text.append(i < notes.size() && !notes.get(i).isEmpty() ? "  " + noted(notes.get(i)) : "").append('\n');
         }
-        return text.append(")").append(tableOptions(table)).toString();
+        text.append(")");
+    }
+
+    /** What a partition says otherwise of columns of the whole: their types and numbers are not repeated. */
+    private List<String> refinements(Table table) {
+        List<String> lines = new ArrayList<>();
+        for (Column column : table.columns()) {
+            String suffix = suffix(table, column.withIdentity(Identity.NONE, Optional.empty())
+                    .with(column.details().withCollation(Optional.empty())));
+            if (!suffix.isEmpty()) {
+                lines.add(spelling.name(column.name()) + " " + suffix);
+            }
+        }
+        return lines;
+    }
+
+    /** The columns, one below the other, and what is to be noted beside each. */
+    private List<String> columnLines(Table table, List<String> notes) {
+        int count = table.columns().size();
+        String[] names = new String[count];
+        String[] types = new String[count];
+        String[] suffixes = new String[count];
+        int nameWidth = 0;
+        int typeWidth = 0;
+        for (int i = 0; i < count; i++) {
+            Column column = table.columns().get(i);
+            names[i] = spelling.name(column.name());
+            types[i] = type(column);
+            suffixes[i] = suffix(table, column);
+            nameWidth = Math.max(nameWidth, names[i].length());
+            typeWidth = Math.max(typeWidth, suffixes[i].isEmpty() ? 0 : types[i].length());
+        }
+        List<String> lines = new ArrayList<>(count + 4);
+        boolean noted = dialect.comments() == Comments.NONE && options.comments();
+        for (int i = 0; i < count; i++) {
+            String rest = suffixes[i].isEmpty() ? types[i] : padded(types[i], typeWidth) + "  " + suffixes[i];
+            lines.add((padded(names[i], nameWidth) + "  " + rest).stripTrailing());
+            notes.add(noted ? table.columns().get(i).comment() : "");
+        }
+        return lines;
     }
 
     /** A column as it stands in its table's definition, on one line. */

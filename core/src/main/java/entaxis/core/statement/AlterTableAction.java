@@ -1,6 +1,7 @@
 package entaxis.core.statement;
 
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.PartitionBound;
 import entaxis.core.schema.QualifiedName;
 import java.util.List;
 import java.util.Optional;
@@ -115,7 +116,7 @@ public sealed interface AlterTableAction {
     record NoInherit(QualifiedName parent) implements AlterTableAction { }
 
     /** ATTACH PARTITION. */
-    record AttachPartition(PlacedName part) implements AlterTableAction { }
+    record AttachPartition(PlacedName part, PartitionBound bound) implements AlterTableAction { }
 
     /** DETACH PARTITION. */
     record DetachPartition(QualifiedName part) implements AlterTableAction { }

@@ -1,6 +1,8 @@
 package entaxis.core.statement;
 
+import entaxis.core.schema.PartitionBound;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * CREATE TABLE (ISO/IEC 9075-2, 11.3).
@@ -26,8 +28,13 @@ public record CreateTable(PlacedName name, boolean onlyIfAbsent, boolean replace
     /** All of them are those of another table, with its keys and indexes (MySQL manual, CREATE TABLE ... LIKE). */
     public record CopyOf(PlacedName model) implements Source { }
 
-    /** They are those of the whole that the table is a partition of (PostgreSQL manual, PARTITION OF). */
-    public record PartitionOf(PlacedName whole, List<TableElement> elements) implements Source {
+    /**
+     * They are those of the whole that the table is a partition of (PostgreSQL manual, PARTITION OF).
+     *
+     * @param bound which rows it holds; empty where that was not understood
+     */
+    public record PartitionOf(PlacedName whole, List<TableElement> elements, Optional<PartitionBound> bound)
+            implements Source {
         /** Copies the list. */
         public PartitionOf {
             elements = List.copyOf(elements);

@@ -162,8 +162,7 @@ final class AlterTableParser {
             case ATTACH -> {
                 tokens.expect(Keyword.PARTITION);
                 PlacedName part = parsers.names().placed();
-                tokens.toEnd();
-                yield new AlterTableAction.AttachPartition(part);
+                yield new AlterTableAction.AttachPartition(part, parsers.partitions().bound());
             }
             default -> {
                 tokens.advance();

@@ -5,7 +5,8 @@ package entaxis.core.syntax;
  * (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals).
  */
 record ElementParsers(NameParser names, NumberParser numbers, ExpressionParser expressions, TypeParser types,
-        ClauseEnds clauseEnds, IndexParser indexes, ConstraintParser constraints, ColumnParser columns) {
+        ClauseEnds clauseEnds, IndexParser indexes, ConstraintParser constraints, ColumnParser columns,
+        PartitionParser partitions) {
     /** Parsers that read at one cursor. */
     static ElementParsers of(StatementCursor tokens, ScriptSyntax syntax) {
         NameParser names = new NameParser(tokens, syntax);
@@ -19,6 +20,7 @@ record ElementParsers(NameParser names, NumberParser numbers, ExpressionParser e
                 new ConstraintParser(tokens, syntax, names, expressions, clauseEnds, indexes, references);
         ColumnParser columns = new ColumnParser(tokens, syntax, types, names, numbers, expressions, clauseEnds, indexes,
                 references, constraints);
-        return new ElementParsers(names, numbers, expressions, types, clauseEnds, indexes, constraints, columns);
+        return new ElementParsers(names, numbers, expressions, types, clauseEnds, indexes, constraints, columns,
+                new PartitionParser(tokens, indexes, expressions, numbers));
     }
 }

@@ -2,6 +2,8 @@ package entaxis.core.syntax;
 
 /** What the statements of some engines may say beside, or otherwise than, ISO SQL. */
 public enum SyntaxRule {
+    /** A table may inherit from others, be a partition of one, or be split into partitions that are tables. */
+    TABLE_HIERARCHIES,
     /** A statement may follow another without a sign between them. */
     RUN_ON_STATEMENTS,
     /** One ADD or DROP of ALTER TABLE takes several columns and constraints. */

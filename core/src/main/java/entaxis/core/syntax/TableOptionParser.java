@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.schema.Partitioning;
 import entaxis.core.statement.TableOptions;
 import entaxis.core.token.Keyword;
 import entaxis.core.token.Token.Kind;
@@ -17,14 +18,17 @@ final class TableOptionParser {
     private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NumberParser numbers;
+    private final PartitionParser partitions;
+    private Optional<Partitioning> partitioning = Optional.empty();
     private Optional<String> comment = Optional.empty();
     private OptionalLong first = OptionalLong.empty();
     private OptionalInt withoutReferences = OptionalInt.empty();
 
-    TableOptionParser(StatementCursor tokens, ScriptSyntax syntax, NumberParser numbers) {
+    TableOptionParser(StatementCursor tokens, ScriptSyntax syntax, NumberParser numbers, PartitionParser partitions) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.numbers = numbers;
+        this.partitions = partitions;
     }
 
     /**
@@ -36,6 +40,7 @@ final class TableOptionParser {
         comment = earlier;
         first = OptionalLong.empty();
         withoutReferences = OptionalInt.empty();
+        partitioning = Optional.empty();
         boolean storage = false;
         boolean whole = false;
         try {
@@ -44,7 +49,7 @@ final class TableOptionParser {
             }
             whole = true;
         } finally {
-            into.accept(new TableOptions(comment, first, withoutReferences, storage && whole));
+            into.accept(new TableOptions(comment, first, withoutReferences, storage && whole, partitioning));
         }
     }
 
@@ -76,6 +81,14 @@ final class TableOptionParser {
                 tokens.acceptSign('=');
                 first = OptionalLong.of(numbers.wholeNumber());
                 return false;
+            }
+            case PARTITION -> {
+                if (syntax.takes(SyntaxRule.TABLE_HIERARCHIES)) {
+                    tokens.advance();
+                    tokens.expect(Keyword.BY);
+                    partitioning = Optional.of(partitions.partitioning());
+                    return false;
+                }
             }
             case ENGINE, TYPE -> storageEngine();
             case AS, SELECT -> throw tokens.unreadable("further columns of the table come from a query");
@@ -121,7 +134,7 @@ final class TableOptionParser {
             tokens.name();
             tokens.skipRound();
         } else if (word == Keyword.FOR || word == Keyword.SERVER || word == Keyword.ORDER) {
-            while (!tokens.atEnd() && !endsBounds()) {
+            while (!tokens.atEnd() && !endsOption()) {
                 tokens.skipToken();
             }
         } else if (strict() && (word == Keyword.TABLESPACE || word == Keyword.USING || word == Keyword.WITHOUT
@@ -143,8 +156,8 @@ final class TableOptionParser {
         }
     }
 
-    /** Whether the bounds of a partition or the server of a foreign table end here. */
-    private boolean endsBounds() {
+    /** Whether the server of a foreign table ends here. */
+    private boolean endsOption() {
         return switch (tokens.word()) {
             case PARTITION, OPTIONS, TABLESPACE -> true;
             case WITH -> tokens.sign(tokens.at() + 1, '(') && tokens.ahead(2) != Keyword.NONE

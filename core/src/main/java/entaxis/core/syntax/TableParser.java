@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.schema.PartitionBound;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnRefinement;
@@ -30,7 +31,7 @@ final class TableParser {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;
-        this.tableOptions = new TableOptionParser(tokens, syntax, parsers.numbers());
+        this.tableOptions = new TableOptionParser(tokens, syntax, parsers.numbers(), parsers.partitions());
     }
 
     /** What was read of a table so far, which stays where the rest is not understood. */
@@ -38,7 +39,16 @@ final class TableParser {
         private final List<TableElement> elements = new ArrayList<>(USUAL_SIZE);
         private final List<PlacedName> inherited = new ArrayList<>(0);
         private Optional<PlacedName> model = Optional.empty();
+        private Optional<PartitionBound> bound = Optional.empty();
         private TableOptions options = TableOptions.NONE;
+
+        private CreateTable.Source source(Form form) {
+            return model.<CreateTable.Source>map(named -> switch (form) {
+                case PARTITION -> new CreateTable.PartitionOf(named, elements, bound);
+                case OF_TYPE -> new CreateTable.OfType(named, elements);
+                case COPY, ELEMENTS -> new CreateTable.CopyOf(named);
+            }).orElseGet(() -> new CreateTable.Elements(elements, inherited));
+        }
     }
 
     /** How CREATE TABLE goes on behind the name. */
@@ -64,13 +74,8 @@ final class TableParser {
         } catch (SyntaxException reason) {
             error = Optional.of(reason);
         }
-        CreateTable.Source source = draft.model.<CreateTable.Source>map(model -> switch (form) {
-            case PARTITION -> new CreateTable.PartitionOf(model, draft.elements);
-            case OF_TYPE -> new CreateTable.OfType(model, draft.elements);
-            case COPY, ELEMENTS -> new CreateTable.CopyOf(model);
-        }).orElse(new CreateTable.Elements(draft.elements, draft.inherited));
         return new ParsedStatement(
-                new CreateTable(name, onlyIfAbsent, replaces, temporary, source, draft.options), error);
+                new CreateTable(name, onlyIfAbsent, replaces, temporary, draft.source(form), draft.options), error);
     }
 
     /** The table whose rows are copied as they are, where nothing else is said. */
@@ -126,6 +131,9 @@ final class TableParser {
                 draft.model = Optional.of(parsers.names().placed());
                 if (tokens.sign('(')) {
                     refinements(draft.elements);
+                }
+                if (form == Form.PARTITION) {
+                    draft.bound = Optional.of(parsers.partitions().bound());
                 }
                 tableOptions.read(options -> draft.options = options, Optional.empty());
             }

@@ -161,8 +161,9 @@ public final class PostgreSqlCatalog {
                         row.getString(4))), schema);
         List<String> extensions = new ArrayList<>();
         catalog.each(EXTENSIONS, row -> extensions.add(row.getString(1)));
-        return PostgreSqlGrants.told(new Schema(types, sequences,
-                tables.values().stream().map(TableParts::table).toList(), List.of(), extensions), catalog, schema);
+        Schema read = new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of(),
+                extensions);
+        return PostgreSqlGrants.told(PostgreSqlHierarchies.told(read, catalog, schema), catalog, schema);
     }
 
     private static Column column(ResultSet row) throws SQLException {
@@ -273,7 +274,7 @@ public final class PostgreSqlCatalog {
         }
     }
 
-    private static List<String> names(Array array) throws SQLException {
+    static List<String> names(Array array) throws SQLException {
         return List.of((String[]) array.getArray());
     }
 

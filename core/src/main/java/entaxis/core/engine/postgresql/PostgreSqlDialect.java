@@ -74,6 +74,12 @@ public final class PostgreSqlDialect extends Dialect {
     private static final Map<String, String> RESERVED_SINCE =
             ReservedSince.of("9.3 lateral", "9.5 tablesample", "16 system_user");
 
+    /** PostgreSQL manual, 5.11 and 5.12. */
+    @Override
+    public boolean tableHierarchies() {
+        return true;
+    }
+
     /** PostgreSQL manual, CREATE DOMAIN: that no value may be null is no rule with a name. */
     @Override
     public String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {

@@ -27,7 +27,7 @@ public final class PostgreSqlSyntax extends ScriptSyntax {
             SyntaxRule.CLIENT_VARIABLES, SyntaxRule.BLOCKS_IN_TEXTS, SyntaxRule.RULE_STATEMENTS,
             SyntaxRule.ARRAYS_OF_ANY_DIMENSION, SyntaxRule.QUALIFIED_SYSTEM_TYPES, SyntaxRule.SERIAL_TYPES,
             SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS, SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.SELECT_INTO,
-            SyntaxRule.DROP_TAKES_VIEWS, SyntaxRule.COPIES_WITHOUT_RULES));
+            SyntaxRule.DROP_TAKES_VIEWS, SyntaxRule.COPIES_WITHOUT_RULES, SyntaxRule.TABLE_HIERARCHIES));
     /** PostgreSQL manual, 4.1.1: identifiers are cut at 63 bytes. */
     private static final int MAX_NAME = 63;
 

@@ -149,6 +149,6 @@ public final class PostgreSqlWording extends CatalogWording {
     @Override
     public String notRead() {
         return "owners, privileges on columns and schemas, row security, storage, "
-                + "bounds of partitions, foreign tables, aggregates, operators, publications, event triggers";
+                + "foreign tables, aggregates, operators, publications, event triggers";
     }
 }

@@ -1,0 +1,71 @@
+package entaxis.core.migration;
+
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.HierarchyRules;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.Hierarchy;
+import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.HierarchyWriter;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The steps that take tables away from those that they inherit from or are partitions of, before anything else changes,
+ * and that join them to others once both have the same form (PostgreSQL manual, ALTER TABLE).
+ */
+final class HierarchyPlan {
+    private final HierarchyRules rules;
+    private final HierarchyWriter writer;
+    private final Map<QualifiedName, Table> wanted;
+
+    /** Steps towards the wanted tables. */
+    HierarchyPlan(Map<QualifiedName, Table> wanted, EngineWordingRules words, HierarchyWriter writer) {
+        this.rules = new HierarchyRules(words);
+        this.writer = writer;
+        this.wanted = wanted;
+    }
+
+    private boolean changes(TableChange change) {
+        return change.before.hierarchy().isPresent() && change.after.hierarchy().isPresent()
+                && !rules.same(change.before, change.after,
+                        change.after.knownHierarchy().parents().stream().findFirst().map(wanted::get));
+    }
+
+    /** Whether a table goes on inheriting from a parent in the same way. */
+    private static boolean stays(Hierarchy from, Hierarchy to, QualifiedName parent) {
+        return !from.isPartition() && !to.isPartition() && from.parents().contains(parent)
+                && to.parents().contains(parent);
+    }
+
+    /** Takes tables away from their parents, all under their old names. */
+    void leave(Collection<TableChange> tables, List<Step> steps) {
+        tables.stream().filter(this::changes).forEach(change -> {
+            Hierarchy from = change.before.knownHierarchy();
+            for (int i = 0; i < from.parents().size(); i++) {
+                QualifiedName old = change.original.knownHierarchy().parents().get(i);
+                if (!stays(from, change.after.knownHierarchy(), from.parents().get(i))) {
+                    steps.add(Step.safe(Stage.PROGRAMS_OUT, change.original.label(),
+                            "Take " + change.original.label() + " away from " + old.label(),
+                            List.of(writer.leave(change.original, old, from))));
+                }
+            }
+        });
+    }
+
+    /** Joins tables to their parents, all under their new names. */
+    void join(Collection<TableChange> tables, List<Step> steps) {
+        tables.stream().filter(this::changes).forEach(change -> {
+            Hierarchy to = change.after.knownHierarchy();
+            to.parents().stream().filter(parent -> !stays(change.before.knownHierarchy(), to, parent))
+                    .forEach(parent -> steps.add(Step.of(Stage.REFERENCES, change.name(),
+                            to.isPartition() ? Risk.MAY_FAIL : Risk.SAFE,
+                            to.isPartition() ? "Make " + change.name() + " a partition of " + parent.label()
+                                    : "Let " + change.name() + " inherit from " + parent.label(),
+                            List.of(writer.join(change.after, parent, to)), Optional.empty(),
+                            to.isPartition() ? "Rows that lie outside of its bounds make it fail." : "", true)));
+        });
+    }
+}
