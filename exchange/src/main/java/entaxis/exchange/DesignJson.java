@@ -20,6 +20,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.TypeId;
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
@@ -61,6 +62,7 @@ public final class DesignJson {
                     .add(OpaqueId.class, OpaqueId::value, OpaqueId::new)
                     .add(DecisionId.class, DecisionId::value, DecisionId::new)
                     .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
+                    .add(Expression.class, Expression::text, Expression::of)
                     .add(SqlType.class, SqlType::text, DesignJson::type)
                     .addSerializer(Elements.class, new ElementsJson.Writer())
                     .addDeserializer(Elements.class, new ElementsJson.Reader()))

@@ -20,6 +20,7 @@ import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.Place;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
@@ -28,6 +29,9 @@ import entaxis.core.design.Side;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.ProgramKind;
 import entaxis.core.targets.Target;
+import entaxis.core.expression.Expression;
+import entaxis.core.schema.PartitionBound;
+import entaxis.core.schema.Partitioning;
 import entaxis.core.type.SqlType;
 import java.io.IOException;
 import java.io.InputStream;
@@ -66,6 +70,15 @@ class DesignJsonTest {
 
     static Stream<Change> changes() {
         return Stream.of(
+                new Change.SetPartitions(ENTITY, Optional.of(new Partitions(
+                        new Partitions.Split(Partitioning.Method.RANGE, List.of("day", "n % 4")), List.of(
+                        new Partitions.Partition("old", "", new PartitionBound.Range(
+                                List.of(Expression.of("MINVALUE")), List.of(Expression.of("'2024-01-01'"))),
+                                Optional.of(new Partitions.Split(Partitioning.Method.HASH, List.of("n")))),
+                        new Partitions.Partition("some", "old", new PartitionBound.Remainder(2, 1), Optional.empty()),
+                        new Partitions.Partition("few", "", new PartitionBound.Values(List.of(Expression.of("1"))),
+                                Optional.empty()),
+                        new Partitions.Partition("rest", "", new PartitionBound.Default(), Optional.empty()))))),
                 new Change.RenameEntity(ENTITY, "<b>\"'\n漢字"),
                 new Change.AssignArea(ENTITY, Optional.empty()),
                 new Change.AddAttributes(ENTITY,

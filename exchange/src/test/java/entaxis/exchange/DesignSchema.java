@@ -75,7 +75,7 @@ final class DesignSchema {
 
     private Object ofClass(Class<?> type) {
         if (type == String.class || type.getSimpleName().endsWith("Id") || type.getSimpleName().equals("ColumnPath")
-                || type.getSimpleName().equals("SqlType")) {
+                || type.getSimpleName().equals("SqlType") || type.getSimpleName().equals("Expression")) {
             return Map.of("type", "string");
         }
         if (type == int.class || type == long.class || type == Integer.class || type == Long.class) {

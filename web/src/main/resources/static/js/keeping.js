@@ -72,6 +72,13 @@ document.addEventListener("htmx:afterRequest", event => {
   if (keeping && event.detail.successful) keeping.classList.remove("lost");
 });
 
+// what was typed into the line for a new one stands in a line of its own now
+document.addEventListener("htmx:afterRequest", ({ detail }) => {
+  const field = detail.elt;
+  const sent = detail.requestConfig.parameters.value;
+  if (detail.successful && field.id.endsWith("-new") && field.value === sent) field.value = "";
+});
+
 document.addEventListener("DOMContentLoaded", () => {
   if (!window.Idiomorph) return;
   Idiomorph.defaults.ignoreActiveValue = true;

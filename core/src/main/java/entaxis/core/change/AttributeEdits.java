@@ -127,7 +127,8 @@ final class AttributeEdits {
                                 .map(member -> member instanceof Attribute own ? follow.apply(own) : member).toList())
                         .withChecks(entity.checks().stream()
                                 .map(check -> new NamedCheck(check.name(), renamed.apply(check.condition())))
-                                .toList()));
+                                .toList())
+                        .withPartitions(entity.partitions().map(own -> own.worded(renamed))));
             }
             case RelationshipId id -> {
                 Relationship relationship = design.relationships().get(id);

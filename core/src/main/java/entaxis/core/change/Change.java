@@ -19,6 +19,7 @@ import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OwnerId;
@@ -49,7 +50,7 @@ public sealed interface Change
         Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship,
         Change.SwapEnds,
         Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType,
-        Change.RemoveType, Change.SetIndexes, Change.SetChecks,
+        Change.RemoveType, Change.SetIndexes, Change.SetChecks, Change.SetPartitions,
         Change.AddSurrogateKey, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve,
         Change.PutCategory, Change.RemoveCategory,
         Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet,
@@ -178,6 +179,9 @@ public sealed interface Change
             checks = List.copyOf(checks);
         }
     }
+
+    /** Splits the rows of an entity's table among partitions, or no longer. */
+    record SetPartitions(EntityId entity, Optional<Partitions> partitions) implements Change { }
 
     /**
      * Gives an entity a generated key in the place of its natural one, which becomes an alternate key; children and

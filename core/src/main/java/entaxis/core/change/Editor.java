@@ -49,6 +49,7 @@ public final class Editor {
             case Change.RemoveType edit -> TypeEdits.remove(design, edit.type());
             case Change.SetIndexes edit -> TableEdits.indexes(design, edit);
             case Change.SetChecks edit -> TableEdits.checks(design, edit);
+            case Change.SetPartitions edit -> TableEdits.partitions(design, edit);
             case Change.AddSurrogateKey edit -> SurrogateEdits.give(design, edit);
             case Change.TakeAlternateKey edit -> SurrogateEdits.take(design, edit);
             case Change.MoveAttributes edit -> AttributeEdits.move(design, edit);

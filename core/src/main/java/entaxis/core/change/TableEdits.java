@@ -8,13 +8,18 @@ import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.NamedCheck;
+import entaxis.core.design.Partitions.Partition;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import java.util.HashSet;
 import java.util.Optional;
+import java.util.Set;
 
 /** Edits of what only tables have: indexes and conditions on whole rows. */
 final class TableEdits {
     private static final int MAX_COUNT = 200;
+    private static final int MAX_PARTITIONS = 5000;
 
     private TableEdits() { }
 
@@ -69,5 +74,41 @@ final class TableEdits {
             }
         }
         return EditStep.done(design.with(found.get().withChecks(edit.checks())));
+    }
+
+    static EditStep partitions(Design design, Change.SetPartitions edit) {
+        Optional<Entity> found = design.entities().find(edit.entity());
+        if (found.isEmpty()) {
+            return EntityEdits.gone(design);
+        }
+        return edit.partitions().flatMap(TableEdits::fault)
+                .map(message -> EditStep.refused(design, "partition", message))
+                .orElseGet(() -> EditStep.done(design.with(found.get().withPartitions(edit.partitions()))));
+    }
+
+    private static Optional<String> fault(Partitions partitions) {
+        if (partitions.split().key().isEmpty()) {
+            return Optional.of("Say by what the rows are split, as in: RANGE (received_on)");
+        }
+        if (partitions.partitions().size() > MAX_PARTITIONS) {
+            return Optional.of("A table has " + MAX_PARTITIONS + " partitions at most.");
+        }
+        Set<String> split = new HashSet<>(Set.of(""));
+        Set<String> names = new HashSet<>();
+        for (Partition partition : partitions.partitions()) {
+            Optional<String> fault = Invariants.name(partition.name(), "the partition");
+            if (fault.isPresent()) {
+                return fault;
+            }
+            if (!names.add(partition.name())) {
+                return Optional.of("There are two partitions called " + partition.name() + ". Name one otherwise.");
+            }
+            if (!split.contains(partition.of())) {
+                return Optional.of("The partition " + partition.name() + " is part of " + partition.of()
+                        + ", which is no partition before it that is split itself.");
+            }
+            partition.split().ifPresent(own -> split.add(partition.name()));
+        }
+        return Optional.empty();
     }
 }

@@ -73,7 +73,7 @@ public final class Derivation {
             tables.add(old.orElse(table));
         }
         return new Derivation(source, folding, deriver.made(),
-                deriver.schema(tables.stream().map(DerivedTable::table).toList()), tables, asStated);
+                deriver.schema(tables), tables, asStated);
     }
 
     /** All types and tables, those of entities first. */

@@ -75,8 +75,15 @@ final class Deriver {
         this.naming = design.facts().names();
     }
 
-    /** Some tables with everything that stands beside them, named after them. */
-    Schema schema(List<Table> tables) {
+    /** Some tables with their partitions and everything that stands beside them, named after them. */
+    Schema schema(List<DerivedTable> derived) {
+        List<Table> tables = new ArrayList<>(derived.stream().map(DerivedTable::table).toList());
+        for (DerivedTable whole : derived) {
+            if (whole.element() instanceof EntityId id && design.entities().get(id).partitions().isPresent()) {
+                Entity entity = design.entities().get(id);
+                tables.addAll(PartitionTables.of(whole.table(), entity, columnNames(entity.attributes())));
+            }
+        }
         List<Sequence> sequences = new ArrayList<>();
         List<Program> programs = new ArrayList<>();
         for (OpaqueObject carried : design.carried()) {
@@ -267,7 +274,9 @@ final class Deriver {
         }
         Table derived = Table.of(table).withColumns(draft.columns()).withKeys(key, uniques).withChecks(checks)
                 .referring(foreignKeys).withIndexes(indexes(table, entity, draft)).withComment(entity.meaning());
-        return new DerivedTable(entity.id(), derived, draft.all(), relationships);
+        Table split = entity.partitions().isEmpty() ? derived
+                : PartitionTables.split(derived, entity, columnNames(entity.attributes()));
+        return new DerivedTable(entity.id(), split, draft.all(), relationships);
     }
 
     private Optional<PrimaryKey> primaryKey(String table, TableDraft draft) {

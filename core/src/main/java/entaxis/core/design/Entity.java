@@ -17,10 +17,12 @@ import java.util.Optional;
  * @param alternateKeys further keys, by number
  * @param indexes       indexes that its table gets
  * @param checks        conditions on more than one attribute
+ * @param partitions    how the rows of its table are split, if they are
  */
 public record Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members,
         List<KeyPart> primaryKey,
-        List<AlternateKey> alternateKeys, List<Index> indexes, List<NamedCheck> checks)
+        List<AlternateKey> alternateKeys, List<Index> indexes, List<NamedCheck> checks,
+        Optional<Partitions> partitions)
         implements Elements.Element<EntityId> {
 
     /** Copies the lists. */
@@ -35,7 +37,7 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
     /** An entity without indexes and checks. */
     public Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members,
             List<KeyPart> primaryKey, List<AlternateKey> alternateKeys) {
-        this(id, name, meaning, area, members, primaryKey, alternateKeys, List.of(), List.of());
+        this(id, name, meaning, area, members, primaryKey, alternateKeys, List.of(), List.of(), Optional.empty());
     }
 
     /** An entity that has only a name as yet. */
@@ -81,45 +83,51 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
 
     /** The same with another name. */
     public Entity renamed(String newName) {
-        return new Entity(id, newName, meaning, area, members, primaryKey, alternateKeys, indexes, checks);
+        return new Entity(id, newName, meaning, area, members, primaryKey, alternateKeys, indexes, checks, partitions);
     }
 
     /** The same with another meaning. */
     public Entity meaning(String words) {
-        return new Entity(id, name, words, area, members, primaryKey, alternateKeys, indexes, checks);
+        return new Entity(id, name, words, area, members, primaryKey, alternateKeys, indexes, checks, partitions);
     }
 
     /** The same in another subject area or none. */
     public Entity in(Optional<AreaId> newArea) {
-        return new Entity(id, name, meaning, newArea, members, primaryKey, alternateKeys, indexes, checks);
+        return new Entity(id, name, meaning, newArea, members, primaryKey, alternateKeys, indexes, checks, partitions);
     }
 
     /** The same with other members. */
     public Entity withMembers(List<Member> newMembers) {
-        return new Entity(id, name, meaning, area, newMembers, primaryKey, alternateKeys, indexes, checks);
+        return new Entity(id, name, meaning, area, newMembers, primaryKey, alternateKeys, indexes, checks, partitions);
     }
 
     /** The same with another primary key. */
     public Entity withPrimaryKey(List<KeyPart> parts) {
-        return new Entity(id, name, meaning, area, members, parts, alternateKeys, indexes, checks);
+        return new Entity(id, name, meaning, area, members, parts, alternateKeys, indexes, checks, partitions);
     }
 
     /** The same with other alternate keys; those left without parts go. */
     public Entity withAlternateKeys(List<AlternateKey> keys) {
         return new Entity(id, name, meaning, area, members, primaryKey,
                 keys.stream().filter(key -> !key.parts().isEmpty())
-                .sorted(java.util.Comparator.comparingInt(AlternateKey::number)).toList(), indexes, checks);
+                .sorted(java.util.Comparator.comparingInt(AlternateKey::number)).toList(), indexes, checks,
+                partitions);
     }
 
     /** The same with other indexes; those left without parts go. */
     public Entity withIndexes(List<Index> other) {
         return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys,
-                other.stream().filter(index -> !index.parts().isEmpty()).toList(), checks);
+                other.stream().filter(index -> !index.parts().isEmpty()).toList(), checks, partitions);
     }
 
     /** The same with other conditions. */
     public Entity withChecks(List<NamedCheck> other) {
-        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, indexes, other);
+        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, indexes, other, partitions);
+    }
+
+    /** The same with its rows split otherwise, or not at all. */
+    public Entity withPartitions(Optional<Partitions> other) {
+        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, indexes, checks, other);
     }
 
     /** The same with an attribute in the place of the one of its identity. */

@@ -3,6 +3,7 @@ package entaxis.core.reconcile;
 import entaxis.core.expression.ViewQuery;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.OwnParts;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
@@ -27,6 +28,7 @@ public final class Dependents {
     private final Dialect dialect;
     private final Map<String, Table> tables = new HashMap<>();
     private final Map<String, List<Reference>> references = new HashMap<>();
+    private final Map<String, List<Table>> heirs = new HashMap<>();
     private final List<Spoken> programs = new ArrayList<>();
 
     /** A foreign key, and the table that has it. */
@@ -55,8 +57,10 @@ public final class Dependents {
 
     private Dependents(Schema schema, Dialect dialect) {
         this.dialect = dialect;
-        for (Table table : schema.tables()) {
+        for (Table table : OwnParts.of(schema.tables())) {
             tables.putIfAbsent(table.label(), table);
+            table.knownHierarchy().parents().forEach(
+                    parent -> heirs.computeIfAbsent(parent.label(), any -> new ArrayList<>()).add(table));
             table.foreignKeys().forEach(
                     key -> references.computeIfAbsent(key.referenced().label(),
                             any -> new ArrayList<>()).add(new Reference(table, key)));
@@ -79,6 +83,8 @@ public final class Dependents {
                         + String.join(", ", reference.key().columns()) + ")");
             }
         }
+        heirs.getOrDefault(table, List.of()).forEach(heir -> touched.add(
+                (heir.knownHierarchy().isPartition() ? "the partition " : "what inherits it, ") + heir.label()));
         String name = QualifiedName.ofLabel(table).name();
         for (Spoken spoken : programs) {
             if (spoken.of(name, column)) {
@@ -104,6 +110,10 @@ public final class Dependents {
         table.checks().stream()
                 .filter(check -> !column.isEmpty() && IsoNormalizer.names(check.condition(), dialect).contains(small))
                 .forEach(check -> touched.add("the check " + check.name()));
+        table.knownHierarchy().partitioning().filter(by -> !column.isEmpty() && by.key().stream().anyMatch(part ->
+                part.computed().map(expression -> IsoNormalizer.names(expression, dialect).contains(small))
+                        .orElseGet(() -> part.column().equals(column))))
+                .ifPresent(by -> touched.add("what its rows are split by"));
         for (Column other : table.columns()) {
             if (!column.isEmpty() && other.generated()
                     .filter(text -> IsoNormalizer.names(text, dialect).contains(small)).isPresent()) {

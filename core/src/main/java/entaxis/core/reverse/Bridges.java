@@ -2,6 +2,7 @@ package entaxis.core.reverse;
 
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -26,7 +27,8 @@ public final class Bridges {
     }
 
     private static boolean isBridge(Table table) {
-        if (table.foreignKeys().size() != 2 || !table.uniqueKeys().isEmpty()) {
+        if (table.foreignKeys().size() != 2 || !table.uniqueKeys().isEmpty()
+                || !table.knownHierarchy().equals(Hierarchy.NONE)) {
             return false;
         }
         List<String> columns = new ArrayList<>();

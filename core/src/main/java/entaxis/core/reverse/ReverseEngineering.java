@@ -30,6 +30,7 @@ import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.OpaqueSequence;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
@@ -76,6 +77,7 @@ public final class ReverseEngineering {
     private final List<String> remarks = new ArrayList<>();
     private final Map<QualifiedName, Table> tables = new LinkedHashMap<>();
     private final Map<QualifiedName, EntityId> entities = new HashMap<>();
+    private final Map<QualifiedName, Partitions> partitions = new HashMap<>();
     /** By their names in the design. */
     private final Map<String, NamedType> types = new LinkedHashMap<>();
     private final Map<UserType, NamedType> defined = new HashMap<>();
@@ -103,7 +105,10 @@ public final class ReverseEngineering {
     }
 
     private ReversedDesign reversed(Schema schema, DesignProperties facts, Sheet sheet) {
-        schema.tables().forEach(table -> {
+        ReversedPartitions found = ReversedPartitions.of(schema, bridges);
+        partitions.putAll(found.ofWhole());
+        remarks.addAll(found.remarks());
+        schema.tables().stream().filter(table -> !found.wholes().containsKey(table.qualifiedName())).forEach(table -> {
             if (tables.putIfAbsent(table.qualifiedName(), table) == null && names.renames(table)) {
                 remarks.add("The table " + table.label() + " is called " + names.of(table)
                         + " in the design, where names of entities are unique.");
@@ -237,7 +242,7 @@ public final class ReverseEngineering {
         List<Index> indexes = new ArrayList<>();
         table.indexes().forEach(index -> index(table, index, parts).ifPresent(indexes::add));
         return new Entity(id, entityName(names.of(table), plain), table.comment(), Optional.empty(), members, key,
-                alternates, indexes, checks);
+                alternates, indexes, checks, Optional.ofNullable(partitions.get(table.qualifiedName())));
     }
 
     private Attribute attribute(Column column, AttributeId id, Table table) {

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -40,6 +41,9 @@ public final class ReversedRows {
         Map<String, DerivedTable> tables = new HashMap<>();
         schema.tables().forEach(table -> Optional.ofNullable(derived.get(small(names.of(table))))
                 .ifPresent(made -> tables.put(small(table.label()), made)));
+        ReversedPartitions.of(schema, Set.of()).wholes().forEach((part, whole) ->
+                Optional.ofNullable(tables.get(small(whole.label())))
+                        .ifPresent(made -> tables.put(small(part.label()), made)));
         List<SampleRow> reversed = new ArrayList<>();
         for (ReadRow row : rows) {
             DerivedTable table = tables.get(small(new QualifiedName(row.namespace(), row.table()).label()));

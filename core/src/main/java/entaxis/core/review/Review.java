@@ -26,7 +26,7 @@ public final class Review {
      * What was found and gathered about an entity.
      *
      * @param gathered     what each {@link GatheringRule} needs to know, in the order of the rules
-     * @param names        the names of the entity, its table and its columns
+     * @param names        the names of the entity, its table, columns and partitions
      */
     private record Judged(EntityId entity, List<Finding> findings, List<Optional<?>> gathered, List<Object> names) { }
 

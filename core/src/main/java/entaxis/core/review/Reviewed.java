@@ -201,9 +201,14 @@ public final class Reviewed {
         return new About(About.Kind.ENTITY, entity.id().value(), table(entity.id()).name());
     }
 
-    /** A table, as findings are about it. */
+    /** A table, as findings are about it; a partition is about the entity whose rows it holds. */
     public About about(Table table) {
-        String element = derivation.stated().derived(table.qualifiedName()).orElseThrow().element().value();
+        Table whole = table;
+        while (whole.knownHierarchy().isPartition()) {
+            whole = derivation.stated().schema().table(whole.knownHierarchy().parents().getFirst().label())
+                    .orElseThrow();
+        }
+        String element = derivation.stated().derived(whole.qualifiedName()).orElseThrow().element().value();
         return new About(About.Kind.ENTITY, element, table.name());
     }
 
@@ -277,12 +282,13 @@ public final class Reviewed {
         }
     }
 
-    /** The names of an entity, its table and its columns. */
+    /** The names of an entity, its table, its columns and its partitions. */
     List<Object> names(Entity entity) {
         Table table = table(entity.id());
         List<Object> names = new ArrayList<>(List.of(entity.id(), entity.name(), table.name()));
         entity.attributes().forEach(own -> names.add(own.name()));
         table.columns().forEach(column -> names.add(column.name()));
+        entity.partitions().ifPresent(own -> own.partitions().forEach(partition -> names.add(partition.name())));
         return names;
     }
 

@@ -72,7 +72,7 @@ public final class DialectAdapter {
     private AdaptedSchema fitted(Schema schema) {
         List<TypeDefinition> kept =
                 schema.types().stream().filter(type -> dialect.home(type) == Home.SCHEMA).map(this::type).toList();
-        List<TableAdapter> adapted = adapted(schema.tables());
+        List<TableAdapter> adapted = adapted(PossiblePartitions.of(schema.tables(), dialect, findings));
         adapted.forEach(table -> findings.addAll(table.notes()));
         List<Table> tables = adapted.stream().map(TableAdapter::table).toList();
         List<Sequence> sequences = !dialect.sequences() ? List.of() : Stream.concat(schema.sequences().stream(),

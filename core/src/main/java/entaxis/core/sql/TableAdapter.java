@@ -6,12 +6,10 @@ import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.IndexOrdering;
 import entaxis.core.schema.Numbering;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.ReferentialAction;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -121,27 +119,8 @@ final class TableAdapter {
         return table.in(dialect.schemas() ? table.namespace() : "").withColumns(columns)
                 .withKeys(dialect.prefixIndexes() ? table.primaryKey()
                         : table.primaryKey().map(PrimaryKey::withoutPrefixes), table.uniqueKeys())
-                .withChecks(ordered).referring(foreignKeys).withIndexes(indexes).withHierarchy(hierarchy(table));
-    }
-
-    /** What the table inherits from and how it is split, where tables can; otherwise it stands alone. */
-    private Optional<Hierarchy> hierarchy(Table table) {
-        if (dialect.tableHierarchies()) {
-            return table.hierarchy().map(own -> own.worded(dialect::expression));
-        }
-        Hierarchy lost = table.knownHierarchy();
-        String parents = lost.parents().stream().map(QualifiedName::label).collect(Collectors.joining(" and "));
-        if (lost.isPartition()) {
-            say(Kind.LOST, table.label(), "", "it is a partition of " + parents + "; in " + dialect.target().title()
-                    + " it becomes a table of its own");
-        } else if (!parents.isEmpty()) {
-            say(Kind.LOST, table.label(), "", "it inherits from " + parents + "; in " + dialect.target().title()
-                    + " its rows are no longer among those of the other");
-        }
-        lost.partitioning().ifPresent(by -> say(Kind.LOST, table.label(), "",
-                "its rows are split among partitions by " + by.key().stream().map(IndexColumn::name)
-                        .collect(Collectors.joining(", ")) + "; in " + dialect.target().title() + " they are not"));
-        return Optional.empty();
+                .withChecks(ordered).referring(foreignKeys).withIndexes(indexes)
+                .withHierarchy(table.hierarchy().map(hierarchy -> hierarchy.worded(dialect::expression)));
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {

@@ -63,6 +63,7 @@ public final class DesignUpdate {
     private final OpaqueUpdate opaque;
     private final KeyUpdate keys;
     private final ReferenceUpdate references;
+    private final PartitionUpdate partitions;
     private final Set<Difference> told = new HashSet<>();
 
     private DesignUpdate(DesignInProgress state) {
@@ -70,6 +71,7 @@ public final class DesignUpdate {
         this.opaque = new OpaqueUpdate(state);
         this.keys = new KeyUpdate(state);
         this.references = new ReferenceUpdate(state);
+        this.partitions = new PartitionUpdate(state);
     }
 
     /**
@@ -152,10 +154,17 @@ public final class DesignUpdate {
                 .differences().stream();
     }
 
-    private Updated updated(List<Difference> taken) {
+    private Updated updated(List<Difference> all) {
+        Predicate<Difference> ofPartition = difference -> difference.part() == SchemaPart.TABLE
+                && (difference.aspect() == Aspect.PRESENCE || difference.aspect() == Aspect.HIERARCHY)
+                && partitions.concerns(difference);
+        List<Difference> taken = all.stream().filter(ofPartition.negate()).toList();
+        List<Difference> parts = all.stream().filter(ofPartition).toList();
         each(taken, difference -> difference.part() == SchemaPart.TYPE && !difference.added(), opaque::type);
         each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.removed(), this::entity);
         each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.removed(), this::attribute);
+        each(parts.reversed(), Difference::added, partitions::take);
+        each(parts, difference -> !difference.added(), partitions::take);
         each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.removed()
                 && difference.aspect() != Aspect.NAME, references::withoutReference);
         each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() != Aspect.PRESENCE
@@ -222,7 +231,7 @@ public final class DesignUpdate {
                     table.checks().stream().map(check -> new NamedCheck(check.name(), check.condition().text()))
                             .toList();
             Entity entity = new Entity(new EntityId(state.fresh().id('e')), entityName(table.name()), table.comment(),
-                    Optional.empty(), members, key, alternates, indexes, checks);
+                    Optional.empty(), members, key, alternates, indexes, checks, partitions.split(difference.table()));
             Sheet sheet = state.design().sheets().stream().findFirst().orElseThrow();
             state.apply(new Change.AddEntity(entity, sheet.id(), freePlace(sheet)), "The table " + table.name());
         });

@@ -13,6 +13,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.ForeignColumns;
+import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
@@ -175,18 +176,35 @@ final class ReferenceUpdate {
                 .toList();
         List<Index> indexes = entity.indexes().stream()
                 .filter(index -> index.parts().stream().noneMatch(part -> gone.contains(part.part()))).toList();
-        state.put(state.design().with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(),
-                entity.members().stream().filter(members::contains).toList(),
-                entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList(), List.of(), indexes,
-                entity.checks())));
+        List<Index> exchanged = entity.indexes().stream().map(index -> exchanged(index, gone, new InheritedPart(id)))
+                .flatMap(Optional::stream).toList();
+        state.put(state.design().with(entity
+                .withMembers(entity.members().stream().filter(members::contains).toList())
+                .withPrimaryKey(entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList())
+                .withAlternateKeys(List.of()).withIndexes(indexes)));
         if (!state.apply(new Change.AddRelationship(relationship, identifying), what)) {
             state.put(before);
             return;
         }
         Entity now = state.design().entities().find(entity.id()).orElseThrow();
-        state.put(state.design().with(new Entity(now.id(), now.name(), now.meaning(), now.area(), members, primary,
-                alternates,
-                indexes, now.checks())));
+        state.put(state.design().with(now.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates)
+                .withIndexes(exchanged)));
+    }
+
+    /** An index on the reference instead of on all of its columns; nothing if it is on some of them only. */
+    private static Optional<Index> exchanged(Index index, List<KeyPart> gone, KeyPart one) {
+        List<IndexPart> parts = new ArrayList<>();
+        Set<KeyPart> left = new HashSet<>(gone);
+        for (IndexPart part : index.parts()) {
+            if (!gone.contains(part.part())) {
+                parts.add(part);
+            } else if (left.size() == gone.size()) {
+                parts.add(new IndexPart(one, part.descending()));
+            }
+            left.remove(part.part());
+        }
+        boolean some = !left.isEmpty() && left.size() < gone.size();
+        return some ? Optional.empty() : Optional.of(new Index(index.name(), index.unique(), parts));
     }
 
     private static List<KeyPart> exchanged(List<KeyPart> parts, List<KeyPart> gone, KeyPart one, boolean takes) {

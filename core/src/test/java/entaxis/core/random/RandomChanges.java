@@ -41,6 +41,9 @@ import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
+import entaxis.core.design.Partitions.Partition;
+import entaxis.core.design.Partitions.Split;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
@@ -54,6 +57,8 @@ import entaxis.core.design.TypeId;
 import entaxis.core.schema.ProgramKind;
 import entaxis.core.schema.ReferentialAction;
 import entaxis.core.targets.Target;
+import entaxis.core.schema.PartitionBound;
+import entaxis.core.schema.Partitioning.Method;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType;
 import java.util.HashMap;
@@ -158,7 +163,11 @@ public final class RandomChanges {
             case 29 -> new Change.SetIndexes(picked.entity().id(),
                     List.of(new Index("", random.nextBoolean(),
                             List.of(new IndexPart(picked.part(), random.nextBoolean())))));
-            case 30 -> new Change.SetChecks(picked.entity().id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
+            case 30 -> (fresh.hashCode() & 1) == 0
+                    ? new Change.SetChecks(picked.entity().id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")))
+                    : new Change.SetPartitions(picked.entity().id(), Optional.of(new Partitions(
+                            new Split(Method.HASH, List.of("1 + 1")), List.of(new Partition("part_" + fresh, "",
+                                    new PartitionBound.Remainder(2, 0), Optional.empty())))));
             case 31 -> new Change.AddSurrogateKey(picked.entity().id(), new AttributeId("a" + fresh), "id_" + fresh);
             case 32 -> new Change.TakeAlternateKey(picked.entity().id(), 1 + random.nextInt(3));
             case 33 ->

@@ -158,7 +158,7 @@ public final class RandomDesigns {
                 random.nextBoolean() ? Optional.of(new AreaId("s1")) : Optional.empty(), members, key, alternates,
                 indexes(members),
                 random.nextInt(4) == 0 ? List.of(new NamedCheck(random.nextBoolean() ? "" : "rule of " + next, "1 < 2"))
-                        : List.of());
+                        : List.of(), Optional.empty());
     }
 
     private Attribute attribute(String name) {

@@ -9,6 +9,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.targets.Target;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -95,14 +96,15 @@ class TableHierarchiesWrittenTest {
     void otherEnginesGetTablesThatStandAlone(Target engine) {
         Dialect dialect = Dialect.of(engine);
         Schema held = EngineSchema.of(schema(), Target.POSTGRESQL, dialect);
-        assertThat(held.tables()).hasSize(7).extracting(Table::hierarchy).containsOnly(Optional.empty());
+        assertThat(held.tables()).extracting(table -> table.name().toLowerCase(Locale.ROOT))
+                .containsExactly("reading", "place", "town", "copy");
+        assertThat(held.tables()).extracting(Table::hierarchy).containsOnly(Optional.empty());
         Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT)
                 .write(IsoNormalizer.of(schema(), Dialect.of(Target.POSTGRESQL)), "it");
         assertThat(script.text()).doesNotContain("PARTITION", "INHERITS");
         assertThat(script.findings()).extracting(note -> note.table() + ": " + note.words()).contains(
-                "reading_2024: it is a partition of reading; in " + engine.title() + " it becomes a table of its own",
-                "reading: its rows are split among partitions by day; in " + engine.title() + " they are not",
-                "town: it inherits from place; in " + engine.title()
-                        + " its rows are no longer among those of the other");
+                "reading: its rows are split among partitions by day; in " + engine.title()
+                        + " all of them are in this table",
+                "town: it inherits from place; in " + engine.title() + " it is a table of its own");
     }
 }

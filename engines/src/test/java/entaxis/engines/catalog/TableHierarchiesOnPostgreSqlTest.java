@@ -2,6 +2,12 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
+import entaxis.core.design.Paper;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.Reading;
@@ -9,8 +15,11 @@ import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reverse.ReverseEngineering;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.targets.Target;
@@ -22,7 +31,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -148,6 +159,28 @@ class TableHierarchiesOnPostgreSqlTest {
             alike(live, read(again));
             assertThat(written(live(second))).isEqualTo(again);
             assertThat(shape(second)).isEqualTo(shape(first));
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("forms")
+    void aDesignOfTheDatabaseMakesItsPartitionsAgain(String script) throws SQLException {
+        try (Connection first = database(); Connection second = database()) {
+            run(first, script);
+            Schema live = live(first);
+            Design design = ReverseEngineering.reverse(IsoNormalizer.of(live, DIALECT),
+                    new DesignProperties("Vault", Target.POSTGRESQL, "", ""),
+                    new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
+                    letter -> letter + "n" + ++number).design();
+            run(second, new ScriptWriter(DIALECT, ScriptOptions.DEFAULT)
+                    .write(Derivation.of(design).schema(), "it").text());
+            Schema wanted = EngineSchema.ofDesign(Derivation.of(design).schema(), DIALECT);
+            assertThat(Comparison.of(live(second), wanted, DIALECT, RenameMap.NONE).differences()).isEmpty();
+            assertThat(live(second).tables()).extracting(Table::name)
+                    .containsExactlyInAnyOrderElementsOf(live.tables().stream().map(Table::name).toList());
+            assertThat(live(second).tables()).filteredOn(table -> table.knownHierarchy().isPartition())
+                    .extracting(Table::name).containsExactlyInAnyOrderElementsOf(live.tables().stream()
+                            .filter(table -> table.knownHierarchy().isPartition()).map(Table::name).toList());
         }
     }
 

@@ -164,7 +164,7 @@ final class FaultyDesigns {
             members.add(own);
         }
         return new Entity(new EntityId("e" + ++next), name, "", Optional.empty(), List.copyOf(members),
-                List.of(new KeyPart.OwnPart(key.id())), List.of(), List.of(), List.of());
+                List.of(new KeyPart.OwnPart(key.id())), List.of(), List.of(), List.of(), Optional.empty());
     }
 
     private static String literal(String value) {

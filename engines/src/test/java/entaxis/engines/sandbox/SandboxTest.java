@@ -280,7 +280,7 @@ class SandboxTest {
     }
 
     @Test
-    void onlySoManyAreGivenAtATime() {
+    void onlySoManyAreGivenAtATime() throws InterruptedException {
         try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.DEFAULT, FOLDER, 2)) {
             Sandbox one = sandboxes.take().orElseThrow();
             Sandbox two = sandboxes.take().orElseThrow();
@@ -290,6 +290,10 @@ class SandboxTest {
             ProcessHandle process = ProcessHandle.of(one.pid()).orElseThrow();
             process.destroyForcibly();
             process.onExit().join();
+            // who waits for a process and who started it are told of its end one after the other
+            for (int i = 0; one.alive() && i < 500; i++) {
+                TimeUnit.MILLISECONDS.sleep(10);
+            }
             assertThat(sandboxes.take()).as("one that has died counts no more").isPresent();
         }
     }

@@ -45,6 +45,7 @@ public enum EditKind {
     KEY_SURROGATE("key.surrogate"), KEY_TAKE("key.take"),
     // indexes and conditions of a table
     TABLE_INDEX("table.index"), TABLE_RULE("table.rule"),
+    TABLE_SPLIT("table.split"), TABLE_PARTITION("table.partition"),
     // a type of the design
     TYPE_ADD("type.add"), TYPE_DEFINE("type.define"), TYPE_MEANING("type.meaning"), TYPE_REMOVE("type.remove"),
     // the naming policy

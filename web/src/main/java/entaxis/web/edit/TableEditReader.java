@@ -8,9 +8,14 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Index;
 import entaxis.core.design.NamedCheck;
+import entaxis.core.design.Partitions.Partition;
+import entaxis.core.design.Partitions.Split;
+import entaxis.core.design.Partitions;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
+import entaxis.core.schema.Partitioning;
 import entaxis.core.sql.IndexLineReader;
+import entaxis.core.syntax.PartitionLine;
 import entaxis.web.store.NewId;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +39,8 @@ final class TableEditReader {
             case KEY_TAKE -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
             case TABLE_INDEX -> index();
             case TABLE_RULE -> rule();
+            case TABLE_SPLIT -> split();
+            case TABLE_PARTITION -> partition();
             default -> throw form.unknown();
         };
     }
@@ -99,5 +106,52 @@ final class TableEditReader {
             checks.add(check);
         }
         return EditReader.plain(new Change.SetChecks(form.entity(), checks));
+    }
+
+    /** By what the rows are split; an empty line leaves them together, without the partitions. */
+    private EditReading split() {
+        List<Partition> partitions = partitions().map(Partitions::partitions).orElse(List.of());
+        if (form.value().isBlank()) {
+            return EditReader.plain(new Change.SetPartitions(form.entity(), Optional.empty()));
+        }
+        return switch (PartitionLine.readSplit(form.value())) {
+            case PartitionLine.NotRead<Partitioning>(String message) -> EditReading.Faulty.of("split", message);
+            case PartitionLine.Read<Partitioning>(Partitioning by) -> EditReader.plain(new Change.SetPartitions(
+                    form.entity(), Optional.of(new Partitions(Split.of(by), partitions))));
+        };
+    }
+
+    /** One partition by its number, or a new one; an empty line deletes it. */
+    private EditReading partition() {
+        Optional<Partitions> known = partitions();
+        if (known.isEmpty()) {
+            return EditReading.Faulty.of("partition", "Say first by what the rows are split.");
+        }
+        List<Partition> partitions = new ArrayList<>(known.get().partitions());
+        int number = form.text("number").isEmpty() ? partitions.size() : form.number("number");
+        if (form.value().isBlank()) {
+            if (number < partitions.size()) {
+                partitions.remove(number);
+            }
+            return EditReader.plain(new Change.SetPartitions(form.entity(), Optional.of(known.get().with(partitions))));
+        }
+        return switch (PartitionLine.read(form.value())) {
+            case PartitionLine.NotRead<PartitionLine>(String message) -> EditReading.Faulty.of("partition", message);
+            case PartitionLine.Read<PartitionLine>(PartitionLine line) -> {
+                Partition partition =
+                        new Partition(line.name(), line.of(), line.bound(), line.split().map(Split::of));
+                if (number < partitions.size()) {
+                    partitions.set(number, partition);
+                } else {
+                    partitions.add(partition);
+                }
+                yield EditReader.plain(
+                        new Change.SetPartitions(form.entity(), Optional.of(known.get().with(partitions))));
+            }
+        };
+    }
+
+    private Optional<Partitions> partitions() {
+        return design.entities().find(form.entity()).flatMap(Entity::partitions);
     }
 }

@@ -9,10 +9,16 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.Partitions.Split;
+import entaxis.core.design.Partitions;
 import entaxis.core.design.SqlName;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.HierarchyWriter;
 import entaxis.core.sql.IndexLineReader;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.TableWriter;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -23,9 +29,10 @@ import java.util.List;
  * @param alternates   alternate keys
  * @param generated    whether the primary key is a number that the engine gives
  * @param proposedName a free name for such a number
+ * @param split        by what the rows are split among partitions; empty if they are not
  */
 public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean generated, String proposedName,
-        List<IndexRow> indexes, List<RuleRow> rules) {
+        List<IndexRow> indexes, List<RuleRow> rules, String split, List<PartitionRow> partitions) {
     /** One column of a key. */
     public record Part(String part, String name, String type) { }
 
@@ -37,6 +44,9 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
 
     /** One condition, as text that can be edited. */
     public record RuleRow(int number, String text) { }
+
+    /** One partition, as text that can be edited. */
+    public record PartitionRow(int number, String text, String name) { }
 
     /** The keys of an entity. */
     public static KeysLedger of(Design design, Derivation derivation, Entity entity) {
@@ -55,7 +65,24 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
         return new KeysLedger(parts(table, entity.primaryKey()),
                 entity.alternateKeys().stream().map(key -> new Alternate(key.number(), parts(table, key.parts())))
                         .toList(),
-                generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules);
+                generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules,
+                entity.partitions().map(own -> split(own.split())).orElse(""), partitions(entity, derivation));
+    }
+
+    private static String split(Split split) {
+        return split.method() + " (" + String.join(", ", split.key()) + ")";
+    }
+
+    private static List<PartitionRow> partitions(Entity entity, Derivation derivation) {
+        HierarchyWriter writer = new TableWriter(Dialect.of(derivation.design().facts().target()),
+                ScriptOptions.DEFAULT).hierarchies();
+        List<PartitionRow> rows = new ArrayList<>();
+        entity.partitions().map(Partitions::partitions).orElse(List.of())
+                .forEach(partition -> rows.add(new PartitionRow(rows.size(), SqlName.quoted(partition.name())
+                        + (partition.of().isEmpty() ? "" : " OF " + SqlName.quoted(partition.of())) + " "
+                        + writer.bound(partition.bound())
+                        + partition.split().map(own -> " PARTITION BY " + split(own)).orElse(""), partition.name())));
+        return rows;
     }
 
     private static List<Part> parts(DerivedTable table, List<KeyPart> key) {

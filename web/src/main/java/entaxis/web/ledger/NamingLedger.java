@@ -28,7 +28,8 @@ public record NamingLedger(Naming naming, List<Naming.Grammar> grammars, List<Na
         Naming naming = design.facts().names();
         List<String> samples = new ArrayList<>();
         for (Table table : derivation.schema().tables()) {
-            if (!table.foreignKeys().isEmpty() && samples.size() < SAMPLES) {
+            if (!table.foreignKeys().isEmpty() && !table.knownHierarchy().isPartition()
+                    && samples.size() < SAMPLES) {
                 samples.add(table.name() + "." + table.foreignKeys().getFirst().columns().getFirst());
                 samples.add(table.foreignKeys().getFirst().name());
             }

@@ -93,6 +93,35 @@ class DeskIT extends BrowserTest {
     }
 
     @Test
+    void partitionsAreLinesAndWrongOnesSayWhy() {
+        startAt("Permit");
+        leaf("keys");
+        assertThat(page.locator("#partition-new")).hasCount(0);
+        page.locator("#split").fill("the year");
+        page.locator("#split").press("Enter");
+        assertThat(page.locator("#split-fault")).containsText("as in: range (received_on)");
+        page.locator("#split").fill("hash (permit_no)");
+        page.locator("#split").press("Enter");
+        kept(1);
+        page.locator("#partition-new").fill("permit_0 for values below 7");
+        page.locator("#partition-new").press("Enter");
+        assertThat(page.locator("#partition-new-fault")).containsText("Of permit_0: ");
+        page.locator("#partition-new").fill("permit_0 for values with (modulus 1, remainder 0)");
+        page.locator("#partition-new").press("Enter");
+        assertThat(page.locator("#partition-0"))
+                .hasValue("permit_0 FOR VALUES WITH (MODULUS 1, REMAINDER 0)");
+        assertThat(page.locator("#partition-new")).hasValue("");
+        assertThat(page.locator("#split")).hasValue("HASH (permit_no)");
+        kept(2);
+        to("sql");
+        assertThat(page.locator("#script-text")).containsText("PARTITION BY HASH (permit_no)");
+        assertThat(page.locator("#script-text")).containsText("CREATE TABLE permit_0 PARTITION OF permit");
+        to("trial");
+        page.locator("#run-script").click();
+        assertThat(page.locator("#run-summary")).containsText("all accepted");
+    }
+
+    @Test
     void aTypeIsDefinedOnceAndEveryColumnFollows() {
         begin();
         leaf("types");

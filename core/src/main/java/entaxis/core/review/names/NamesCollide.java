@@ -38,7 +38,8 @@ public final class NamesCollide implements NamesRule {
             Optional.ofNullable(tables.putIfAbsent(name, about))
                     .ifPresent(other -> found.accept(finding(of, about, other, "tables")));
             Map<String, Column> columns = new HashMap<>();
-            for (Column column : table.columns()) {
+            List<Column> own = table.knownHierarchy().isPartition() ? List.of() : table.columns();
+            for (Column column : own) {
                 Optional.ofNullable(columns.putIfAbsent(of.dialect().compared(column.name()), column))
                         .ifPresent(other -> found.accept(finding(of, about(about, table, column),
                                 about(about, table, other), "columns")));
