@@ -4,14 +4,19 @@ import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.Identity;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.ProgramHead.TriggerHead;
 import entaxis.core.schema.ProgramHead;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.AdaptationNote;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.HierarchyWriter;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType.UserType;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -84,8 +89,22 @@ public final class ReadingJson {
             rule.put("condition", check.condition().text());
             return rule;
         }).toList());
+        hierarchy(table.knownHierarchy(), dialect, one);
         put(one, "comment", table.comment());
         return one;
+    }
+
+    /** What a table inherits from, which rows of it a partition holds, and by what its own rows are split. */
+    private static void hierarchy(Hierarchy hierarchy, Dialect dialect, Map<String, Object> table) {
+        HierarchyWriter writer = new TableWriter(dialect, ScriptOptions.DEFAULT).hierarchies();
+        List<String> parents = hierarchy.parents().stream().map(QualifiedName::label).toList();
+        if (hierarchy.isPartition()) {
+            table.put("partitionOf", parents.getFirst());
+            hierarchy.bound().ifPresent(bound -> table.put("bound", writer.bound(bound)));
+        } else if (!parents.isEmpty()) {
+            table.put("inherits", parents);
+        }
+        hierarchy.partitioning().ifPresent(by -> table.put("partitionedBy", writer.partitioning(by)));
     }
 
     private static Map<String, Object> column(Column column, Dialect dialect) {

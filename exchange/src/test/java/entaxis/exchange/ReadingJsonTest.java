@@ -44,6 +44,21 @@ class ReadingJsonTest {
     }
 
     @Test
+    void tablesTellTheirParentsAndPartitions() {
+        JsonNode tables = read(Target.POSTGRESQL, """
+                CREATE TABLE lot (id int, region text) PARTITION BY LIST (region);
+                CREATE TABLE lot_n PARTITION OF lot FOR VALUES IN ('north');
+                CREATE TABLE note (body text);
+                CREATE TABLE long_note (pages int) INHERITS (note);
+                """).get("tables");
+        assertThat(tables.get(0).get("partitionedBy").asString()).isEqualTo("LIST (region)");
+        assertThat(tables.get(1).get("partitionOf").asString()).isEqualTo("lot");
+        assertThat(tables.get(1).get("bound").asString()).isEqualTo("FOR VALUES IN ('north')");
+        assertThat(tables.get(2).has("inherits")).isFalse();
+        assertThat(tables.get(3).get("inherits").toString()).isEqualTo("[\"note\"]");
+    }
+
+    @Test
     void triggersTellTheirTableAndWhenTheyFire() {
         JsonNode programs = read(Target.POSTGRESQL, """
                 CREATE VIEW seen AS SELECT 1;

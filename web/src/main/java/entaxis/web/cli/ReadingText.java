@@ -2,8 +2,14 @@ package entaxis.web.cli;
 
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.SteppedOver;
+import entaxis.core.schema.Hierarchy;
+import entaxis.core.schema.OwnParts;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.HierarchyWriter;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
@@ -22,9 +28,10 @@ final class ReadingText {
         lines.add(Words.counted(reading.schema().tables().size(), "table") + ", "
                 + Words.counted(reading.schema().foreignKeys(), "foreign key") + " from "
                 + Words.counted(reading.statements(), "statement"));
-        for (Table table : reading.schema().tables()) {
+        for (Table table : OwnParts.of(reading.schema().tables())) {
             lines.add("");
             lines.add(table.label());
+            hierarchy(table.knownHierarchy(), dialect).forEach(words -> lines.add("  " + words));
             table.columns()
                     .forEach(column -> lines.add("  " + column.name() + "  "
                             + (column.type() instanceof UserType type ? type.label() : dialect.type(column.type()))
@@ -48,6 +55,19 @@ final class ReadingText {
             lines.add("");
             reading.notUnderstood().forEach(missed -> lines.add(ScriptFiles.place(missed)));
         }
+        return lines;
+    }
+
+    /** What a table is to others; they have the columns that it does not name itself. */
+    private static List<String> hierarchy(Hierarchy hierarchy, Dialect dialect) {
+        HierarchyWriter writer = new TableWriter(dialect, ScriptOptions.DEFAULT).hierarchies();
+        String parents = hierarchy.parents().stream().map(QualifiedName::label).collect(Collectors.joining(", "));
+        List<String> lines = new ArrayList<>();
+        hierarchy.bound().ifPresent(bound -> lines.add("partition of " + parents + " " + writer.bound(bound)));
+        if (!hierarchy.isPartition() && !parents.isEmpty()) {
+            lines.add("inherits from " + parents);
+        }
+        hierarchy.partitioning().ifPresent(by -> lines.add("partitioned by " + writer.partitioning(by)));
         return lines;
     }
 }
