@@ -94,7 +94,7 @@ final class Planner {
         schemas();
         extensions();
         types.steps(steps);
-        HierarchyPlan hierarchies = new HierarchyPlan(named(to), words, engine.writer.hierarchies());
+        HierarchyPlan hierarchies = new HierarchyPlan(named(to), words, engine);
         hierarchies.leave(changes.values(), steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
         removed.keysDropped();

@@ -10,6 +10,8 @@ import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
+import entaxis.core.migration.Question;
+import entaxis.core.migration.Step;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
@@ -30,6 +32,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -214,14 +217,22 @@ class TableHierarchiesOnPostgreSqlTest {
     private static void arrives(Connection connection, String to, RenameMap renames) throws SQLException {
         Schema from = live(connection);
         Migration migration = Migration.of(from, read(to), DIALECT, renames, Fills.NONE);
+        for (Step step : migration.steps()) {
+            for (Question question : step.questions()) {
+                assertThat(question.loss() || number(connection, question.sql()) == 0).as(question.sql()).isTrue();
+            }
+        }
         Execution done = Execution.of(connection, migration);
         assertThat(done.failed().map(text -> text + ": " + done.message())).as(migration.text("it")).isEmpty();
         alike(live(connection), read(to));
     }
 
     private static long count(Connection connection, String table) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet rows = statement.executeQuery("SELECT count(*) FROM " + table)) {
+        return number(connection, "SELECT count(*) FROM " + table);
+    }
+
+    private static long number(Connection connection, String query) throws SQLException {
+        try (Statement statement = connection.createStatement(); ResultSet rows = statement.executeQuery(query)) {
             rows.next();
             return rows.getLong(1);
         }
@@ -273,6 +284,36 @@ class TableHierarchiesOnPostgreSqlTest {
             assertThat(count(connection, "reading_a")).isEqualTo(1);
             arrives(connection, PARTITIONED);
             assertThat(count(connection, "reading")).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void rowsThatAPartitionDoesNotTakeAreCountedBeforehand() throws SQLException {
+        String apart = """
+                CREATE TABLE lot (id int, region text, day date) PARTITION BY LIST (region);
+                CREATE TABLE lot_n (id int, region text, day date);
+                CREATE TABLE move (id int, day date) PARTITION BY RANGE (day);
+                CREATE TABLE move_old (id int, day date);
+                """;
+        Schema joined = read("""
+                CREATE TABLE lot (id int, region text, day date) PARTITION BY LIST (region);
+                CREATE TABLE lot_n PARTITION OF lot FOR VALUES IN ('north', 'east');
+                CREATE TABLE move (id int, day date) PARTITION BY RANGE (day);
+                CREATE TABLE move_old PARTITION OF move FOR VALUES FROM (MINVALUE) TO ('2025-01-01');
+                """);
+        try (Connection connection = database()) {
+            run(connection, apart);
+            run(connection, """
+                    INSERT INTO lot_n VALUES (1, 'north'), (2, 'west'), (3, NULL);
+                    INSERT INTO move_old VALUES (1, '1999-01-01'), (2, '2025-01-01'), (3, '2026-01-01'), (4, NULL);
+                    """);
+            List<Long> outside = new ArrayList<>();
+            for (Step step : Migration.of(live(connection), joined, DIALECT, RenameMap.NONE, Fills.NONE).steps()) {
+                for (Question question : step.questions()) {
+                    outside.add(number(connection, question.sql()));
+                }
+            }
+            assertThat(outside).containsExactly(2L, 3L);
         }
     }
 
