@@ -8,8 +8,8 @@ import java.util.Map;
 
 /**
  * What engines make of the texts of views and triggers when the tables that they speak of get other names (PostgreSQL
- * manual, ALTER TABLE; SQLite, “ALTER TABLE RENAME”). In a view, tables are told from columns of the same name; in what
- * cannot be read, and in the bodies of triggers, they are not.
+ * manual, ALTER TABLE; SQLite, “ALTER TABLE RENAME”). Tables are told from columns of the same name, but in a view that
+ * cannot be read.
  */
 public final class ProgramRenaming {
     private ProgramRenaming() { }
@@ -26,7 +26,8 @@ public final class ProgramRenaming {
      * @param names the new name as SQL, by the old one in small letters
      */
     public static String text(ProgramKind kind, Target engine, String text, Map<String, String> names) {
-        return ScriptSyntax.of(engine).query(kind, text).map(query -> query.renamed(names))
+        return kind == ProgramKind.TRIGGER ? TriggerTables.renamed(text, names)
+                : ScriptSyntax.of(engine).query(kind, text).map(query -> query.renamed(names))
                 .orElseGet(() -> Identifiers.exchanged(text, names));
     }
 }
