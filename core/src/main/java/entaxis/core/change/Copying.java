@@ -178,6 +178,7 @@ public final class Copying {
             }
         }
         relationships.forEach((was, now) -> parts.put(new InheritedPart(was), new InheritedPart(now)));
+        // partitions stay with the original, as their names are taken
         return new Entity(id, name, entity.meaning(), entity.area(), members, copied(entity.primaryKey(), parts),
                 List.of())
                 .withAlternateKeys(entity.alternateKeys().stream()

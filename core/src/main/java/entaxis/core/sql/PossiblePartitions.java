@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.Partitioning;
 import entaxis.core.schema.QualifiedName;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -84,6 +86,10 @@ final class PossiblePartitions {
             return Optional.of("its rows are split among partitions by " + key + "; in " + dialect.target().title()
                     + " all of them are in this table");
         }
+        Optional<String> missing = missing(table, by);
+        if (missing.isPresent()) {
+            return Optional.of("its rows are not split by " + key + ", because it has no column " + missing.get());
+        }
         Set<String> split = by.key().stream().map(IndexColumn::name).collect(Collectors.toSet());
         boolean computed = by.key().stream().anyMatch(IndexColumn::expression);
         List<List<String>> keys = Stream.of(table.primaryKey().stream().map(own -> own.columns()),
@@ -92,5 +98,14 @@ final class PossiblePartitions {
         return keys.stream().filter(columns -> computed || !columns.containsAll(split)).findFirst()
                 .map(columns -> "its rows are not split by " + key + ", because " + dialect.target().title()
                         + " wants these columns in each of its keys; " + String.join(", ", columns) + " is one");
+    }
+
+    /** A column that rows are split by and that the table does not have. */
+    private static Optional<String> missing(Table table, Partitioning by) {
+        Set<String> there = table.columns().stream().map(column -> column.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        return by.key().stream().flatMap(part -> part.computed().map(Expression::columns)
+                .orElse(Set.of(part.column().toLowerCase(Locale.ROOT))).stream())
+                .filter(name -> !there.contains(name)).findFirst();
     }
 }

@@ -178,6 +178,20 @@ class PartitionedDesignTest {
     }
 
     @Test
+    void whatRowsWereSplitByMayBeGone() {
+        Design design = reversed(WHOLE.replace("sensor int NOT NULL,", "sensor int NOT NULL, region text,")
+                .replace("PRIMARY KEY (sensor, day)", "CHECK (sensor > 0)").replace("(day)", "(region)") + PARTITIONS);
+        Entity reading = entity(design, "Reading");
+        Attribute region = reading.attributes().stream().filter(own -> own.name().equals("region")).findFirst()
+                .orElseThrow();
+        Script script = script(done(design, new Change.RemoveAttribute(reading.id(), region.id())),
+                Target.POSTGRESQL);
+        assertThat(script.text()).doesNotContain("PARTITION");
+        assertThat(script.findings()).extracting(AdaptationNote::words)
+                .contains("its rows are not split by region, because it has no column region");
+    }
+
+    @Test
     void partitionsOfTheDatabaseAreTakenOver() {
         Design design = reversed(WHOLE + PARTITIONS);
         String changed = WHOLE + """
