@@ -38,6 +38,11 @@ public record Partitions(Split split, List<Partition> partitions) {
                     .orElseGet(() -> SqlName.quoted(part.column()))).toList());
         }
 
+        /** As it stands behind PARTITION BY. */
+        public String text() {
+            return method + " (" + String.join(", ", key) + ")";
+        }
+
         /** The same with its columns and expressions in other words. */
         public Split worded(UnaryOperator<String> words) {
             return new Split(method, key.stream().map(words).toList());

@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * What changes of tables do to those that inherit from them: a column that comes or goes, its type, default and rule
@@ -45,16 +44,12 @@ final class InheritedChanges {
         if (own.stream().allMatch(table -> table.knownHierarchy().parents().isEmpty())) {
             return own;
         }
-        InheritedChanges changes = new InheritedChanges(named(before), named(tables.all()), words);
-        Map<QualifiedName, Table> wanted = named(tables.to());
+        InheritedChanges changes = new InheritedChanges(Table.byName(before), Table.byName(tables.all()), words);
+        Map<QualifiedName, Table> wanted = Table.byName(tables.to());
         Map<QualifiedName, Table> applied = new HashMap<>();
         new CreationOrder(own).parentsFirst().forEach(table -> applied.put(table.qualifiedName(),
                 changes.applied(table, Optional.ofNullable(wanted.get(table.qualifiedName())))));
         return own.stream().map(table -> applied.get(table.qualifiedName())).toList();
-    }
-
-    private static Map<QualifiedName, Table> named(List<Table> tables) {
-        return tables.stream().collect(Collectors.toMap(Table::qualifiedName, table -> table, (one, other) -> one));
     }
 
     private Table applied(Table table, Optional<Table> wanted) {

@@ -94,7 +94,7 @@ final class Planner {
         schemas();
         extensions();
         types.steps(steps);
-        HierarchyPlan hierarchies = new HierarchyPlan(named(to), words, engine);
+        HierarchyPlan hierarchies = new HierarchyPlan(Table.byName(to.tables()), words, engine);
         hierarchies.leave(changes.values(), steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
         removed.keysDropped();
@@ -120,10 +120,6 @@ final class Planner {
         new GrantPlan(to, dialect).steps(this::before, types::before, steps);
         steps.sort(Comparator.comparing(Step::stage));
         return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
-    }
-
-    private static Map<QualifiedName, Table> named(Schema schema) {
-        return schema.tables().stream().collect(Collectors.toMap(Table::qualifiedName, table -> table, (a, b) -> a));
     }
 
     /** The wanted schema with new tables as a whole: what is said about inherited columns is said of each table. */

@@ -130,7 +130,7 @@ final class Indexes {
     /** Takes an index that the whole has lost from its partitions. */
     private static void partitionsLose(TableBuilder whole, TableIndex index) {
         whole.partitions().forEach(part -> {
-            part.indexes.removeIf(own -> own.named("").equals(index.named("")));
+            part.indexes.removeIf(own -> own.isAlike(index));
             partitionsLose(part, index);
         });
     }

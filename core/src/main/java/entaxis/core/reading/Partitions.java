@@ -39,9 +39,9 @@ final class Partitions {
             before.uniqueKeys().stream().filter(key -> !now.uniqueKeys().contains(key))
                     .forEach(key -> part.uniqueKeys.removeIf(its -> its.columns().equals(key.columns())));
             before.references().stream().filter(key -> !now.references().contains(key))
-                    .forEach(key -> part.foreignKeys.removeIf(its -> alike(its, key)));
+                    .forEach(key -> part.foreignKeys.removeIf(key::isAlike));
             before.indexes().stream().filter(index -> !now.indexes().contains(index))
-                    .forEach(index -> part.indexes.removeIf(its -> alike(its, index)));
+                    .forEach(index -> part.indexes.removeIf(index::isAlike));
             get(part, new Parts(now.primaryKey(), without(now.uniqueKeys(), before.uniqueKeys()),
                     without(now.references(), before.references()), without(now.indexes(), before.indexes())));
             follow(part, own);
@@ -52,14 +52,6 @@ final class Partitions {
         return all.stream().filter(one -> !some.contains(one)).toList();
     }
 
-    private static boolean alike(ForeignKey one, ForeignKey other) {
-        return one.named("").equals(other.named(""));
-    }
-
-    private static boolean alike(TableIndex one, TableIndex other) {
-        return one.named("").equals(other.named(""));
-    }
-
     /** Gives a partition what it does not have of these. */
     private void get(TableBuilder part, Parts parts) {
         parts.primaryKey().filter(key -> part.primaryKey.isEmpty())
@@ -67,9 +59,9 @@ final class Partitions {
         parts.uniqueKeys().stream()
                 .filter(key -> part.uniqueKeys.stream().noneMatch(own -> own.columns().equals(key.columns())))
                 .forEach(key -> constraints.addUnique(part, "", key.columns(), 0));
-        parts.references().stream().filter(key -> part.foreignKeys.stream().noneMatch(own -> alike(own, key)))
+        parts.references().stream().filter(key -> part.foreignKeys.stream().noneMatch(key::isAlike))
                 .forEach(part.foreignKeys::add);
-        parts.indexes().stream().filter(index -> part.indexes.stream().noneMatch(own -> alike(own, index)))
+        parts.indexes().stream().filter(index -> part.indexes.stream().noneMatch(index::isAlike))
                 .forEach(index -> indexes.copy(part, index));
     }
 

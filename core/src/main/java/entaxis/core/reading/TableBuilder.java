@@ -115,7 +115,7 @@ final class TableBuilder {
         columns.forEach(column -> column.inherited |= whole.has(column.name));
     }
 
-    /** Makes it stand apart from a table that it inherits from, or is a partition of. */
+    /** Ends that it inherits from a table, or is a partition of it. */
     void leave(TableBuilder parent) {
         if (parents.remove(parent)) {
             parent.heirs.remove(this);
@@ -125,7 +125,7 @@ final class TableBuilder {
         }
     }
 
-    /** Makes it and all others that inherit from it, or that it inherits from, stand apart. */
+    /** Ends that it inherits from any table, and that any table inherits from it. */
     void leaveAll() {
         List.copyOf(parents).forEach(this::leave);
         List.copyOf(heirs).forEach(heir -> heir.leave(this));

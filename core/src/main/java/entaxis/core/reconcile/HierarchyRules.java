@@ -16,10 +16,9 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** How it is told what a table inherits from and how it is partitioned, and when two of these mean the same. */
+/** Words a table's parents and partitions for people, and tells when two of them mean the same. */
 public final class HierarchyRules {
     private static final int DATE_LENGTH = 10;
     private static final int MOMENT_LENGTH = 19;
@@ -34,7 +33,7 @@ public final class HierarchyRules {
 
     /** What a table is to its parents, in words. */
     public String wording(Hierarchy hierarchy) {
-        String parents = hierarchy.parents().stream().map(QualifiedName::label).collect(Collectors.joining(" and "));
+        String parents = hierarchy.parentsInWords();
         return hierarchy.bound().map(bound -> "a partition of " + parents + " " + writer.bound(bound))
                 .orElse(parents.isEmpty() ? "a table of its own" : "a child of " + parents);
     }

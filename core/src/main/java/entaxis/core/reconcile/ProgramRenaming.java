@@ -8,8 +8,8 @@ import java.util.Map;
 
 /**
  * What engines make of the texts of views and triggers when the tables that they speak of get other names (PostgreSQL
- * manual, ALTER TABLE; SQLite, “ALTER TABLE RENAME”). Tables are told from columns of the same name, but in a view that
- * cannot be read.
+ * manual, ALTER TABLE; SQLite, “ALTER TABLE RENAME”). Where a column has a table's name, only the
+ * table is renamed; in a view that cannot be read, both are.
  */
 public final class ProgramRenaming {
     private ProgramRenaming() { }

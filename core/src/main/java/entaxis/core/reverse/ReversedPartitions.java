@@ -49,8 +49,7 @@ public record ReversedPartitions(Map<QualifiedName, Partitions> ofWhole, Map<Qua
         Map<QualifiedName, Split> splits = new HashMap<>();
         List<String> remarks = new ArrayList<>();
         Set<QualifiedName> names = schema.tables().stream().map(Table::qualifiedName).collect(Collectors.toSet());
-        Map<QualifiedName, Table> own = OwnParts.of(schema.tables()).stream()
-                .collect(Collectors.toMap(Table::qualifiedName, table -> table, (one, other) -> one));
+        Map<QualifiedName, Table> own = Table.byName(OwnParts.of(schema.tables()));
         for (Table table : new CreationOrder(schema.tables()).parentsFirst()) {
             Hierarchy hierarchy = table.knownHierarchy();
             Optional<QualifiedName> parent = hierarchy.parents().stream().findFirst()
@@ -85,8 +84,7 @@ public record ReversedPartitions(Map<QualifiedName, Partitions> ofWhole, Map<Qua
 
     private static void children(Table table, List<String> remarks) {
         if (!table.knownHierarchy().parents().isEmpty()) {
-            remarks.add(table.label() + ": that it inherits from " + table.knownHierarchy().parents().stream()
-                    .map(QualifiedName::label).collect(Collectors.joining(" and "))
+            remarks.add(table.label() + ": that it inherits from " + table.knownHierarchy().parentsInWords()
                     + " is left out; it becomes an entity with all of its columns.");
         }
     }

@@ -60,4 +60,9 @@ public record ForeignKey(String name, List<String> columns, QualifiedName refere
     public ForeignKey to(QualifiedName newTable) {
         return to(newTable, referencedColumns);
     }
+
+    /** Whether it says the same as another, their names aside. */
+    public boolean isAlike(ForeignKey other) {
+        return named("").equals(other.named(""));
+    }
 }

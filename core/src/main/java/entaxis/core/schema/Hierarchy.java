@@ -4,6 +4,7 @@ import entaxis.core.expression.Expression;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * What a table has to do with others that hold rows of the same form: it inherits from them, is a partition of one, or
@@ -48,6 +49,11 @@ public record Hierarchy(List<QualifiedName> parents, Optional<PartitionBound> bo
     /** Whether the table is a partition of another. */
     public boolean isPartition() {
         return bound.isPresent();
+    }
+
+    /** Its parents as a sentence names them; empty without any. */
+    public String parentsInWords() {
+        return parents.stream().map(QualifiedName::label).collect(Collectors.joining(" and "));
     }
 
     /** The same with its parents called otherwise. */

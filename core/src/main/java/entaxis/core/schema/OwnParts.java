@@ -30,7 +30,7 @@ public final class OwnParts {
         if (standAlone(tables)) {
             return tables;
         }
-        Map<QualifiedName, Table> named = named(tables);
+        Map<QualifiedName, Table> named = Table.byName(tables);
         return tables.stream().map(table -> own(table, named)).toList();
     }
 
@@ -107,12 +107,6 @@ public final class OwnParts {
 
     private static boolean standAlone(List<Table> tables) {
         return tables.stream().allMatch(table -> table.knownHierarchy().parents().isEmpty());
-    }
-
-    private static Map<QualifiedName, Table> named(List<Table> tables) {
-        Map<QualifiedName, Table> named = HashMap.newHashMap(tables.size());
-        tables.forEach(table -> named.put(table.qualifiedName(), table));
-        return named;
     }
 
     private static Map<String, Table> byIdentity(List<Table> tables, Function<Table, String> identity) {

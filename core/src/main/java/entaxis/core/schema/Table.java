@@ -1,6 +1,8 @@
 package entaxis.core.schema;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -34,6 +36,13 @@ public record Table(QualifiedName qualifiedName, List<Column> columns,
     /** A table of the default schema with nothing in it. */
     public static Table of(String name) {
         return of(QualifiedName.of(name));
+    }
+
+    /** Tables by their names; of two that have one name, the first. */
+    public static Map<QualifiedName, Table> byName(List<Table> tables) {
+        Map<QualifiedName, Table> named = HashMap.newHashMap(tables.size());
+        tables.forEach(table -> named.putIfAbsent(table.qualifiedName(), table));
+        return named;
     }
 
     /** Its name within its schema. */

@@ -44,6 +44,11 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
         this(name, unique, columns, "", Optional.empty());
     }
 
+    /** Whether it orders the same in the same way as another, their names aside. */
+    public boolean isAlike(TableIndex other) {
+        return named("").equals(other.named(""));
+    }
+
     /** The same under another name. */
     public TableIndex named(String newName) {
         return new TableIndex(newName, unique, columns, method, predicate, included);

@@ -1,5 +1,7 @@
 package entaxis.core.sql;
 
+import entaxis.core.design.Partitions.Partition;
+import entaxis.core.design.SqlName;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Hierarchy;
 import entaxis.core.schema.PartitionBound;
@@ -59,6 +61,13 @@ public final class HierarchyWriter {
                     "FOR VALUES WITH (MODULUS " + modulus + ", REMAINDER " + remainder + ")";
             case PartitionBound.Default() -> "DEFAULT";
         };
+    }
+
+    /** A partition of a design as one line says it; {@code syntax.PartitionLine} reads it. */
+    public String line(Partition partition) {
+        return SqlName.quoted(partition.name())
+                + (partition.of().isEmpty() ? "" : " OF " + SqlName.quoted(partition.of())) + " "
+                + bound(partition.bound()) + partition.split().map(own -> " PARTITION BY " + own.text()).orElse("");
     }
 
     private String values(List<Expression> values) {

@@ -9,7 +9,6 @@ import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.AdaptationNote.Kind;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -26,13 +25,13 @@ import java.util.stream.Stream;
 final class PossiblePartitions {
     private final Dialect dialect;
     private final List<AdaptationNote> notes;
-    private final Map<QualifiedName, Table> given = new HashMap<>();
+    private final Map<QualifiedName, Table> given;
     private final Set<QualifiedName> whole = new HashSet<>();
 
     private PossiblePartitions(List<Table> tables, Dialect dialect, List<AdaptationNote> notes) {
         this.dialect = dialect;
         this.notes = notes;
-        tables.forEach(table -> given.put(table.qualifiedName(), table));
+        this.given = Table.byName(tables);
     }
 
     /** The tables that an engine can hold, with what they inherit there; what is lost is noted. */
@@ -67,7 +66,7 @@ final class PossiblePartitions {
         });
         if (!dialect.tableHierarchies() && !hierarchy.parents().isEmpty()) {
             lose(table, (hierarchy.isPartition() ? "it is a partition of " : "it inherits from ")
-                    + hierarchy.parents().stream().map(QualifiedName::label).collect(Collectors.joining(" and "))
+                    + hierarchy.parentsInWords()
                     + "; in " + engine + " it is a table of its own");
         }
         return Optional.of(!dialect.tableHierarchies() ? table.withHierarchy(Optional.empty())

@@ -9,7 +9,6 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
-import entaxis.core.design.Partitions.Split;
 import entaxis.core.design.Partitions;
 import entaxis.core.design.SqlName;
 import entaxis.core.schema.Identity;
@@ -66,11 +65,7 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
                 entity.alternateKeys().stream().map(key -> new Alternate(key.number(), parts(table, key.parts())))
                         .toList(),
                 generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules,
-                entity.partitions().map(own -> split(own.split())).orElse(""), partitions(entity, derivation));
-    }
-
-    private static String split(Split split) {
-        return split.method() + " (" + String.join(", ", split.key()) + ")";
+                entity.partitions().map(own -> own.split().text()).orElse(""), partitions(entity, derivation));
     }
 
     private static List<PartitionRow> partitions(Entity entity, Derivation derivation) {
@@ -78,10 +73,8 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
                 ScriptOptions.DEFAULT).hierarchies();
         List<PartitionRow> rows = new ArrayList<>();
         entity.partitions().map(Partitions::partitions).orElse(List.of())
-                .forEach(partition -> rows.add(new PartitionRow(rows.size(), SqlName.quoted(partition.name())
-                        + (partition.of().isEmpty() ? "" : " OF " + SqlName.quoted(partition.of())) + " "
-                        + writer.bound(partition.bound())
-                        + partition.split().map(own -> " PARTITION BY " + split(own)).orElse(""), partition.name())));
+                .forEach(partition ->
+                        rows.add(new PartitionRow(rows.size(), writer.line(partition), partition.name())));
         return rows;
     }
 
